@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Account;
+
+use Illuminate\Foundation\Http\FormRequest;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'DeleteAccountRequest', required: ['current_password'], properties: [
+    new OA\Property(property: 'current_password', type: 'string'),
+])]
+final class DeleteAccountRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'current_password' => ['required', 'string', 'max:500', 'current_password'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return Wording::MESSAGES;
+    }
+}

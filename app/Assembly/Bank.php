@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assembly;
+
+use App\Account\User;
+use App\Question\Exam;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Unit;
+
+/** Counts and fetches questions of an exam as one candidate sees them. SQL narrows; the core decides. */
+final readonly class Bank
+{
+    /** The kinds that a sitting can show. */
+    public const SITTABLE = ['single'];
+
+    public function __construct(private Exam $exam, private User $user) {}
+
+    /**
+     * Live questions by subtopic.
+     *
+     * @return array<int, int> topic id => count
+     */
+    public function all(): array
+    {
+        return $this->counts($this->live());
+    }
+
+    /**
+     * Questions met so far, by subtopic and latest outcome. Costs what the candidate has met, not what the bank holds.
+     *
+     * @return array<int, array<string, int>> topic id => outcome or "flagged" => count
+     */
+    public function met(): array
+    {
+        $rows = $this->live()->join('standings', fn ($join) => $join->on('standings.question_id', '=', 'questions.id')->where('standings.user_id', $this->user->id))
+            ->groupBy('questions.topic_id', 'standings.outcome')
+            ->selectRaw('questions.topic_id as topic, standings.outcome as outcome, count(*) as n, sum(standings.flagged) as flagged')
+            ->get();
+        $met = [];
+        foreach ($rows as $row) {
+            $met[(int) $row->topic][$row->outcome ?? 'new'] = (int) $row->n;
+            $met[(int) $row->topic]['flagged'] = ($met[(int) $row->topic]['flagged'] ?? 0) + (int) $row->flagged;
+        }
+
+        return $met;
+    }
+
+    /**
+     * Questions in any of the pools, by subtopic.
+     *
+     * @param  list<int>  $topics
+     * @param  list<Pool>  $pools
+     * @return array<int, int> topic id => count
+     */
+    public function available(array $topics, array $pools): array
+    {
+        return $this->counts($this->inPools($topics, $pools));
+    }
+
+    /**
+     * What can be drawn of some subtopics.
+     *
+     * @param  list<int>  $topics
+     * @param  list<Pool>  $pools
+     * @return array<int, list<Unit>> topic id => units, in order of id
+     */
+    public function units(array $topics, array $pools): array
+    {
+        $query = $this->inPools($topics, $pools);
+        if ($pools === []) {
+            $this->joinStandings($query);
+        }
+        $units = [];
+        foreach ($query->orderBy('questions.id')->get(['questions.id', 'questions.topic_id', 'standings.seen_ms']) as $row) {
+            $units[(int) $row->topic_id][] = new Unit([(int) $row->id], $row->seen_ms === null ? null : intdiv((int) $row->seen_ms, 1000));
+        }
+
+        return $units;
+    }
+
+    private function live(): Builder
+    {
+        return DB::table('questions')->where('questions.exam_id', $this->exam->id)->whereNull('questions.retired_at')->whereIn('questions.kind', self::SITTABLE);
+    }
+
+    /**
+     * @param  list<int>  $topics
+     * @param  list<Pool>  $pools
+     */
+    private function inPools(array $topics, array $pools): Builder
+    {
+        $query = $this->live()->whereIn('questions.topic_id', $topics);
+        if ($pools === []) {
+            return $query;
+        }
+
+        return $this->joinStandings($query)->where(function (Builder $any) use ($pools): void {
+            $outcomes = array_values(array_filter(array_map(fn (Pool $pool) => $pool->outcome(), $pools)));
+            if ($outcomes !== []) {
+                $any->orWhereIn('standings.outcome', $outcomes);
+            }
+            if (in_array(Pool::NewToMe, $pools, true)) {
+                $any->orWhereNull('standings.outcome');
+            }
+            if (in_array(Pool::Flagged, $pools, true)) {
+                $any->orWhere('standings.flagged', true);
+            }
+        });
+    }
+
+    private function joinStandings(Builder $query): Builder
+    {
+        return $query->leftJoin('standings', fn ($join) => $join->on('standings.question_id', '=', 'questions.id')->where('standings.user_id', $this->user->id));
+    }
+
+    /** @return array<int, int> */
+    private function counts(Builder $query): array
+    {
+        /** @var array<int, int> $counts */
+        $counts = $query->groupBy('questions.topic_id')->selectRaw('questions.topic_id as topic, count(*) as n')->pluck('n', 'topic')->map(fn (mixed $n): int => is_numeric($n) ? (int) $n : 0)->all();
+
+        return $counts;
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assembly;
+
+use App\Account\User;
+use App\Http\Refusal;
+use App\Question\Exam;
+use App\Sitting\Sitting;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Uplandia\Core\Assembly\Allocation;
+use Uplandia\Core\Assembly\Draw;
+use Uplandia\Core\Assembly\Seed;
+use Uplandia\Core\Assembly\Unit;
+
+/** Builds a test from a recipe, and the sitting that runs through it. */
+final class TestBuilder
+{
+    private const MS_PER_MINUTE = 60_000;
+
+    /**
+     * @param  string|null  $seed  the same seed over the same pools gives the same test; null: a new one
+     *
+     * @throws Refusal when the recipe cannot be met
+     */
+    public function build(Exam $exam, User $user, Choices $choices, ?string $seed = null): Sitting
+    {
+        $syllabus = Syllabus::of($exam);
+        $chosen = $syllabus->chosen($choices->topics);
+        $bank = new Bank($exam, $user);
+        $units = $bank->units(array_merge(...array_values($chosen)), $choices->pools);
+        $byTop = array_map(fn (array $ids): array => array_merge(...array_map(fn (int $id): array => $units[$id] ?? [], $ids)), $chosen);
+        $available = array_map($this->size(...), array_values($byTop));
+        if (array_sum($available) < $choices->count) {
+            throw Refusal::unmet('too_few', (new ShortfallWords($exam, $user, $syllabus))->sentence($choices, array_sum($available)));
+        }
+        $weights = array_map(fn (int $top, int $n): int|string => match ($choices->spread) {
+            Spread::Blueprint => $syllabus->get($top)->weight ?? '1',
+            Spread::Available => $n,
+            Spread::Even => 1,
+        }, array_keys($byTop), $available);
+        $allocation = Allocation::of($choices->count, $weights, $available);
+
+        $seed = new Seed($seed ?? Str::random(32));
+        $drawn = [];
+        foreach (array_values($byTop) as $i => $pool) {
+            array_push($drawn, ...(new Draw($seed->stream("draw:{$i}")))->take($pool, $allocation->counts[$i]));
+        }
+        $questions = array_merge(...array_map(fn (Unit $unit): array => $unit->questions, $seed->stream('order')->shuffleArray($drawn)));
+
+        return DB::transaction(fn (): Sitting => $this->save($exam, $user, $choices, $seed, $questions, $this->title($syllabus, $chosen, count($questions))));
+    }
+
+    /** @param  list<Unit>  $units */
+    private function size(array $units): int
+    {
+        return array_sum(array_map(fn (Unit $unit): int => count($unit->questions), $units));
+    }
+
+    /** @param  list<int>  $questions */
+    private function save(Exam $exam, User $user, Choices $choices, Seed $seed, array $questions, string $title): Sitting
+    {
+        $recipe = Recipe::query()->create(['user_id' => $user->id, 'exam_id' => $exam->id, 'choices' => $choices->toArray()]);
+        $test = Test::query()->create([
+            'user_id' => $user->id, 'exam_id' => $exam->id, 'recipe_id' => $recipe->id, 'title' => $title, 'mode' => $choices->mode->value,
+            'limit_ms' => $choices->mode->value === 'timed' ? ($choices->minutes ?? self::minutesFor($exam, count($questions))) * self::MS_PER_MINUTE : null,
+            'seed' => $seed->value, 'questions' => count($questions),
+        ]);
+        $versions = DB::table('questions')->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
+            ->whereIn('questions.id', $questions)->get(['questions.id', 'questions.version_id', 'question_versions.marks'])->keyBy('id');
+        $rows = [];
+        foreach ($questions as $position => $question) {
+            $version = $versions[$question] ?? throw Refusal::conflict('bank_changed', 'The bank has just changed. Build the test again.');
+            $rows[] = ['test_id' => $test->id, 'position' => $position, 'question_id' => $question, 'version_id' => $version->version_id, 'marks' => $version->marks, 'penalty' => '0'];
+        }
+        foreach (array_chunk($rows, 100) as $chunk) {
+            DB::table('test_items')->insert($chunk);
+        }
+
+        return Sitting::query()->create(['user_id' => $user->id, 'exam_id' => $exam->id, 'test_id' => $test->id, 'extra_time' => $user->extra_time, 'questions' => count($questions), 'status' => 'not_started']);
+    }
+
+    /** The time that the real exam would give so many questions, in whole minutes, rounded up. */
+    public static function minutesFor(Exam $exam, int $questions): int
+    {
+        return (int) ceil($questions * (float) $exam->rules['minutesPerQuestion']);
+    }
+
+    /** @param  array<int, list<int>>  $chosen */
+    private function title(Syllabus $syllabus, array $chosen, int $questions): string
+    {
+        $names = array_map(fn (int $top, array $ids): string => count($ids) === 1 ? $syllabus->get($ids[0])->name : $syllabus->get($top)->name, array_keys($chosen), $chosen);
+        $about = count($names) > 3 ? count($names).' topics' : implode(', ', $names);
+
+        return ($questions === 1 ? '1 question' : "{$questions} questions").": {$about}";
+    }
+}

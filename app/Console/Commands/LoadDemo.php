@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Account\Role;
+use App\Account\User;
+use App\Workshop\BankLoader;
+use App\Workshop\InvalidBank;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\Hash;
+use Symfony\Component\Yaml\Yaml;
+
+final class LoadDemo extends Command
+{
+    public const PASSWORD = 'corvane-in-the-mist';
+
+    protected $signature = 'demo:load';
+
+    protected $description = 'Load the demo exams and the made-up people to sign in as; safe to run again';
+
+    public function handle(BankLoader $loader): int
+    {
+        try {
+            foreach (glob(database_path('demo/*/exam.yaml')) ?: [] as $sheet) {
+                $loaded = $loader->load(dirname($sheet));
+                $this->line(basename(dirname($sheet)).": {$loaded['questions']} questions, {$loaded['changed']} of them new or changed.");
+            }
+        } catch (InvalidBank $invalid) {
+            $this->error($invalid->getMessage());
+
+            return self::FAILURE;
+        }
+        $this->people();
+
+        return self::SUCCESS;
+    }
+
+    private function people(): void
+    {
+        /** @var list<array{key: string, name: string, about: string, role?: string, extra_time?: string}> $people */
+        $people = Yaml::parseFile(database_path('demo/people.yaml'));
+        $password = Hash::make(self::PASSWORD);
+        foreach ($people as $person) {
+            (User::query()->where('made_up_as', $person['key'])->first() ?? new User)->forceFill([
+                'name' => $person['name'], 'email' => "{$person['key']}@corvane.example", 'about' => $person['about'], 'password' => $password,
+                'role' => Role::from($person['role'] ?? 'candidate'), 'extra_time' => $person['extra_time'] ?? '1', 'made_up_as' => $person['key'],
+            ])->save();
+        }
+    }
+}

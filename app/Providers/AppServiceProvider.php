@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Account\User;
+use App\Sitting\Sitting;
+use App\Sitting\SittingPolicy;
+use Illuminate\Auth\Notifications\ResetPassword;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function boot(): void
+    {
+        // No lazy loading, no silently dropped attribute, no reading of a column that was not selected.
+        Model::shouldBeStrict();
+
+        Gate::policy(Sitting::class, SittingPolicy::class);
+
+        ResetPassword::createUrlUsing(fn (User $user, string $token): string => url('/new-password?'.http_build_query(['token' => $token, 'email' => $user->email])));
+
+        RateLimiter::for('doors', fn (Request $request): array => [
+            Limit::perMinute(10)->by('address:'.mb_strtolower((string) $request->input('email', ''))."|{$request->ip()}"),
+            Limit::perMinute(60)->by('machine:'.$request->ip()),
+        ]);
+        RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(600)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Question;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property int $id
+ * @property string $slug
+ * @property string $name
+ * @property string $summary
+ * @property array{cut: string, minutesPerQuestion: string} $rules
+ */
+final class Exam extends Model
+{
+    protected $fillable = ['slug', 'name', 'summary', 'rules', 'position'];
+
+    /** @return HasMany<Topic, $this> */
+    public function topics(): HasMany
+    {
+        return $this->hasMany(Topic::class)->orderBy('position');
+    }
+
+    public function getRouteKeyName(): string
+    {
+        return 'slug';
+    }
+
+    protected function casts(): array
+    {
+        return ['rules' => 'array'];
+    }
+}

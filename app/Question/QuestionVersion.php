@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Question;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use LogicException;
+use Uplandia\Core\Question\Definition;
+use Uplandia\Core\Question\Kind;
+use Uplandia\Core\Question\Question as CoreQuestion;
+
+/**
+ * A question as it was at one time. Never changed: an edit makes the next version, and past sittings keep theirs.
+ *
+ * @property int $id
+ * @property int $question_id
+ * @property int $number
+ * @property string $marks
+ * @property array<string, mixed> $shown
+ * @property array<string, mixed> $answer
+ * @property-read Question $question
+ */
+final class QuestionVersion extends Model
+{
+    public $timestamps = false;
+
+    protected $fillable = ['question_id', 'unit_version_id', 'number', 'marks', 'shown', 'answer', 'created_at'];
+
+    protected static function booted(): void
+    {
+        self::updating(fn () => throw new LogicException('A question version is never changed: make the next one.'));
+    }
+
+    /** @return BelongsTo<Question, $this> */
+    public function question(): BelongsTo
+    {
+        return $this->belongsTo(Question::class);
+    }
+
+    /** The question as the core marks it. Needs `shown`, `answer` and the question's kind. */
+    public function forMarking(): CoreQuestion
+    {
+        return Definition::question(Kind::from($this->question->kind), $this->shown, $this->answer);
+    }
+
+    protected function casts(): array
+    {
+        return ['shown' => 'array', 'answer' => 'array'];
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Scoring;
+
+use App\Sitting\QuestionView;
+use OpenApi\Attributes as OA;
+
+/** A question with its key and every reason: only for a sitting that may see it. */
+#[OA\Schema(schema: 'Explanation')]
+final readonly class ExplanationView
+{
+    /**
+     * @param  list<string>  $keys
+     * @param  list<string>  $references
+     */
+    public function __construct(
+        #[OA\Property(ref: QuestionView::class)] public QuestionView $question,
+        #[OA\Property(type: 'object', nullable: true, additionalProperties: true)] public ?object $response,
+        #[OA\Property(enum: ['right', 'partly', 'missed', 'left_blank', 'pending'])] public string $outcome,
+        #[OA\Property] public string $marks,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'Ids of the options that are right.')] public array $keys,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'), description: 'Option id: why it is right or wrong. Markdown.')] public object $why,
+        #[OA\Property(description: 'Markdown.')] public string $rationale,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'Handbook sections.')] public array $references,
+        #[OA\Property] public string $topic,
+        #[OA\Property] public string $subtopic,
+        #[OA\Property] public string $difficulty,
+        #[OA\Property] public int $activeMs,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'Options that had been ruled out.')] public array $struck,
+    ) {}
+}

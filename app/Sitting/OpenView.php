@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sitting;
+
+use OpenApi\Attributes as OA;
+
+/** All that a page needs to run a sitting, also while the network is away. */
+#[OA\Schema(schema: 'OpenedSitting')]
+final readonly class OpenView
+{
+    /** @param  list<QuestionView>  $questions */
+    public function __construct(
+        #[OA\Property(ref: BriefingView::class)] public BriefingView $briefing,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: QuestionView::class))] public array $questions,
+        #[OA\Property(ref: StateView::class)] public StateView $state,
+    ) {}
+}

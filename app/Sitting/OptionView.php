@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sitting;
+
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'Option')]
+final readonly class OptionView
+{
+    public function __construct(
+        #[OA\Property] public string $id,
+        #[OA\Property(description: 'Markdown.')] public string $text,
+    ) {}
+}

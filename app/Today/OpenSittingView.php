@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Today;
+
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'OpenSittingLine')]
+final readonly class OpenSittingView
+{
+    public function __construct(
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $title,
+        #[OA\Property(enum: ['tutor', 'timed', 'untimed'])] public string $mode,
+        #[OA\Property] public bool $begun,
+        #[OA\Property] public int $questions,
+        #[OA\Property] public int $answered,
+        #[OA\Property(description: 'Unix milliseconds; null: not begun.', nullable: true)] public ?int $touchedAt,
+    ) {}
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Today;
+
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'PastSitting')]
+final readonly class PastSittingView
+{
+    public function __construct(
+        #[OA\Property] public string $id,
+        #[OA\Property] public string $title,
+        #[OA\Property(enum: ['tutor', 'timed', 'untimed'])] public string $mode,
+        #[OA\Property] public int $endedAt,
+        #[OA\Property] public int $questions,
+        #[OA\Property] public int $answered,
+        #[OA\Property] public string $marks,
+        #[OA\Property] public string $possible,
+        #[OA\Property(nullable: true)] public ?string $shareOfAll,
+    ) {}
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Today;
+
+use App\Assembly\CountsView;
+use OpenApi\Attributes as OA;
+
+/** The first screen: where to go on, and where one stands. */
+#[OA\Schema(schema: 'Today')]
+final readonly class TodayView
+{
+    /**
+     * @param  list<ExamLinkView>  $exams
+     * @param  list<OpenSittingView>  $open
+     * @param  list<PastSittingView>  $past
+     */
+    public function __construct(
+        #[OA\Property] public string $exam,
+        #[OA\Property] public string $examName,
+        #[OA\Property] public string $summary,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ExamLinkView::class))] public array $exams,
+        #[OA\Property(ref: CountsView::class)] public CountsView $counts,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: OpenSittingView::class), description: 'Sittings that have not been handed in, latest first.')] public array $open,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: PastSittingView::class), description: 'The latest ten results.')] public array $past,
+    ) {}
+}

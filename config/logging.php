@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+use Monolog\Formatter\JsonFormatter;
+
+return [
+    'default' => env('LOG_CHANNEL', 'app'),
+    'channels' => [
+        // One JSON object a line. Request bodies are never logged, so neither are answers or passwords.
+        'app' => ['driver' => 'single', 'path' => storage_path('logs/uplandia.log'), 'level' => env('LOG_LEVEL', 'info'), 'formatter' => JsonFormatter::class],
+        // The stand-in for a mail service: "forgot my password" letters are written here.
+        'mail' => ['driver' => 'single', 'path' => storage_path('logs/mail.log'), 'level' => 'debug'],
+        'null' => ['driver' => 'monolog', 'handler' => Monolog\Handler\NullHandler::class],
+    ],
+];

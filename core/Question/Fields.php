@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Uplandia\Core\Question;
+
+use Brick\Math\BigRational;
+use Brick\Math\Exception\MathException;
+
+/** Reads decoded JSON and says plainly what is missing or of the wrong shape. */
+final readonly class Fields
+{
+    /** @param  array<mixed>  $fields */
+    public function __construct(private array $fields) {}
+
+    /** @throws InvalidQuestion */
+    public function text(string $name): string
+    {
+        $value = $this->fields[$name] ?? null;
+
+        return is_string($value) && $value !== '' ? $value : throw InvalidQuestion::because("\"{$name}\" must be text.");
+    }
+
+    public function has(string $name): bool
+    {
+        return isset($this->fields[$name]);
+    }
+
+    public function flag(string $name): bool
+    {
+        return ($this->fields[$name] ?? false) === true;
+    }
+
+    /** @throws InvalidQuestion */
+    public function integer(string $name): int
+    {
+        $value = $this->fields[$name] ?? null;
+
+        return is_int($value) ? $value : throw InvalidQuestion::because("\"{$name}\" must be a whole number.");
+    }
+
+    /** @throws InvalidQuestion */
+    public function exact(string $name, string $otherwise = '0'): BigRational
+    {
+        return self::rational($this->fields[$name] ?? $otherwise, $name);
+    }
+
+    /** @throws InvalidQuestion */
+    public function rule(Rule $otherwise): Rule
+    {
+        if (! $this->has('rule')) {
+            return $otherwise;
+        }
+
+        return Rule::tryFrom($this->text('rule')) ?? throw InvalidQuestion::because("There is no rule \"{$this->text('rule')}\".");
+    }
+
+    /**
+     * @return list<string>
+     *
+     * @throws InvalidQuestion
+     */
+    public function texts(string $name): array
+    {
+        return array_map(static fn (mixed $value): string => is_string($value) ? $value : throw InvalidQuestion::because("\"{$name}\" must be a list of texts."), $this->items($name));
+    }
+
+    /**
+     * @return array<string, string>
+     *
+     * @throws InvalidQuestion
+     */
+    public function textMap(string $name): array
+    {
+        $map = [];
+        foreach ($this->map($name) as $key => $value) {
+            $map[$key] = is_string($value) ? $value : throw InvalidQuestion::because("\"{$name}.{$key}\" must be text.");
+        }
+
+        return $map;
+    }
+
+    /**
+     * Exact numbers by name.
+     *
+     * @return array<string, BigRational>
+     *
+     * @throws InvalidQuestion
+     */
+    public function exactMap(string $name): array
+    {
+        $map = [];
+        foreach ($this->map($name) as $key => $value) {
+            $map[$key] = self::rational($value, "{$name}.{$key}");
+        }
+
+        return $map;
+    }
+
+    /**
+     * The ids of a list of {id, …}.
+     *
+     * @return list<string>
+     *
+     * @throws InvalidQuestion
+     */
+    public function ids(string $name): array
+    {
+        return array_map(static fn (self $item): string => $item->text('id'), $this->each($name));
+    }
+
+    /**
+     * @return list<self>
+     *
+     * @throws InvalidQuestion
+     */
+    public function each(string $name): array
+    {
+        return array_map(static fn (mixed $item): self => is_array($item) ? new self($item) : throw InvalidQuestion::because("Each of \"{$name}\" must be an object."), $this->items($name));
+    }
+
+    /**
+     * @return array<string, self>
+     *
+     * @throws InvalidQuestion
+     */
+    public function eachByName(string $name): array
+    {
+        $map = [];
+        foreach ($this->map($name) as $key => $item) {
+            $map[$key] = is_array($item) ? new self($item) : throw InvalidQuestion::because("\"{$name}.{$key}\" must be an object.");
+        }
+
+        return $map;
+    }
+
+    /**
+     * @return list<float>
+     *
+     * @throws InvalidQuestion
+     */
+    public function floats(string $name): array
+    {
+        return array_map(static fn (mixed $value): float => is_int($value) || is_float($value) ? (float) $value : throw InvalidQuestion::because("\"{$name}\" must be a list of numbers."), $this->items($name));
+    }
+
+    /**
+     * @return list<list<float>>
+     *
+     * @throws InvalidQuestion
+     */
+    public function pairs(string $name): array
+    {
+        return array_map(static fn (mixed $pair): array => (new self(['pair' => $pair]))->floats('pair'), $this->items($name));
+    }
+
+    /** @return list<mixed> */
+    private function items(string $name): array
+    {
+        $value = $this->fields[$name] ?? [];
+
+        return is_array($value) && array_is_list($value) ? $value : throw InvalidQuestion::because("\"{$name}\" must be a list.");
+    }
+
+    /** @return array<string, mixed> */
+    private function map(string $name): array
+    {
+        $value = $this->fields[$name] ?? [];
+        if (! is_array($value)) {
+            throw InvalidQuestion::because("\"{$name}\" must be an object.");
+        }
+        $map = [];
+        foreach ($value as $key => $item) {
+            $map[(string) $key] = $item;
+        }
+
+        return $map;
+    }
+
+    private static function rational(mixed $value, string $name): BigRational
+    {
+        try {
+            return is_int($value) || is_string($value) ? BigRational::of($value) : throw InvalidQuestion::because("\"{$name}\" must be an exact number, written as text or as a whole number.");
+        } catch (MathException) {
+            throw InvalidQuestion::because("\"{$name}\" must be an exact number such as \"0.25\" or \"1/3\".");
+        }
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Uplandia\Core\Sitting;
+
+/**
+ * One thing that happened. Times are Unix milliseconds of the server's clock.
+ *
+ * `value` by kind: answered, the response (null clears it); flagged, a bool; struck, a list of option ids; sureness, a
+ * Sureness value or null; section_began, the section's index; otherwise null.
+ */
+final readonly class Event
+{
+    /**
+     * @param  string  $id  made by the client; a repeated id is the same event
+     * @param  int  $seq  order in which the candidate did things, unique in the sitting
+     * @param  int  $at  when the server received it
+     * @param  int|null  $madeAt  when the browser says it was made; the server's own events have none
+     * @param  int|null  $position  the question, from 0
+     * @param  array<mixed>|bool|int|string|null  $value
+     */
+    public function __construct(
+        public string $id,
+        public int $seq,
+        public EventKind $kind,
+        public int $at,
+        public ?int $madeAt = null,
+        public ?int $position = null,
+        public array|bool|int|string|null $value = null,
+    ) {}
+
+    /** When it was done: what the browser says, but never after the server had it. */
+    public function doneAt(): int
+    {
+        return min($this->madeAt ?? $this->at, $this->at);
+    }
+
+    /** Order of doing. */
+    public static function inSequence(self $a, self $b): int
+    {
+        return $a->seq <=> $b->seq ?: $a->id <=> $b->id;
+    }
+
+    /** Order of receipt: what moves the clock goes by this. */
+    public static function inReceipt(self $a, self $b): int
+    {
+        return $a->at <=> $b->at ?: self::inSequence($a, $b);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Uplandia\Core\Sitting;
+
+/** What the events say of one question. */
+final readonly class QuestionState
+{
+    /**
+     * @param  array<mixed>|null  $response  the last one; null: none, or cleared
+     * @param  array<mixed>|null  $firstResponse  the first that was not empty
+     * @param  list<string>  $struck  option ids ruled out
+     * @param  int  $activeMs  on screen while the sitting was active
+     * @param  bool  $locked  no further answer counts, whatever the clock says
+     */
+    public function __construct(
+        public ?array $response,
+        public ?array $firstResponse,
+        public int $changes,
+        public bool $flagged,
+        public array $struck,
+        public ?Sureness $sureness,
+        public bool $seen,
+        public bool $checked,
+        public bool $locked,
+        public int $activeMs,
+    ) {}
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Uplandia\Core\Sitting;
+
+enum Status: string
+{
+    case NotStarted = 'not_started';
+    case Active = 'active';
+    case Paused = 'paused';
+    case OnBreak = 'on_break';
+    case HandedIn = 'handed_in';
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Uplandia\Core\Sitting;
+
+/** How sure the candidate says they are. */
+enum Sureness: string
+{
+    case Sure = 'sure';
+    case Leaning = 'leaning';
+    case Guess = 'guess';
+}

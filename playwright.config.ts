@@ -1,0 +1,43 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 8123;
+const screenshots = process.env.UPLANDIA_SCREENSHOTS === '1';
+
+export default defineConfig({
+  testDir: 'tests/Browser',
+  outputDir: 'test-results',
+  timeout: 60_000,
+  workers: 1,
+  retries: 0,
+  forbidOnly: true,
+  reporter: [['list']],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: 'reduce',
+    timezoneId: 'UTC',
+    locale: 'en-GB',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  projects: screenshots
+    ? [{ name: 'screenshots', testMatch: /screenshots\.ts/ }]
+    : [{ name: 'ways', testMatch: /\.spec\.ts/ }],
+  webServer: {
+    command: './uplandia serve-for-tests',
+    url: `http://127.0.0.1:${PORT}/up`,
+    timeout: 60_000,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 5_000 },
+    reuseExistingServer: false,
+  },
+});

@@ -1,0 +1,83 @@
+import { useQuery } from '@tanstack/react-query';
+import clsx from 'clsx';
+import { CalendarDays, ListPlus, UserRound } from 'lucide-react';
+import { Suspense } from 'react';
+import { Link, Navigate, NavLink, Outlet, useLocation, useNavigation } from 'react-router';
+import { session } from './api/queries';
+import { LookMenu } from './features/account/LookMenu';
+import { Failure } from './ui/Failure';
+import { Loading } from './ui/Loading';
+
+/** Lets only people through who are signed in, and remembers where the others wanted to go. */
+export function Guarded() {
+  const who = useQuery(session);
+  const { pathname, search } = useLocation();
+  if (who.isPending)
+    return (
+      <div className="p-6">
+        <Loading what="Finding out who you are" />
+      </div>
+    );
+  if (who.isError)
+    return (
+      <div className="p-6">
+        <Failure error={who.error} retry={() => void who.refetch()} />
+      </div>
+    );
+  if (!who.data.user) return <Navigate to={`/sign-in?to=${encodeURIComponent(pathname + search)}`} replace />;
+  return <Outlet />;
+}
+
+const PLACES = [
+  { to: '/', label: 'Today', Icon: CalendarDays },
+  { to: '/build', label: 'Build a test', Icon: ListPlus },
+  { to: '/account', label: 'Account', Icon: UserRound },
+];
+
+/** The frame round every screen but a sitting. */
+export function Frame() {
+  const going = useNavigation().state === 'loading';
+  return (
+    <div className="relative min-h-dvh">
+      <a href="#main" className="btn btn-primary sr-only left-2 top-2 z-20 focus:not-sr-only focus:absolute">
+        Skip to the page
+      </a>
+      <div aria-hidden="true" className="contours pointer-events-none absolute inset-x-0 top-0 h-44" />
+      <header className="relative mx-auto flex max-w-5xl flex-wrap items-center gap-x-6 gap-y-1 px-4 pt-3 sm:px-6">
+        <Link to="/" className="flex items-center gap-2 text-xl font-bold tracking-tight">
+          <img src="/icon.svg" alt="" width="30" height="30" />
+          Uplandia
+        </Link>
+        <nav aria-label="Main" className="flex flex-1 flex-wrap gap-x-1">
+          {PLACES.map(({ to, label, Icon }) => (
+            <NavLink
+              key={to}
+              to={to}
+              end
+              className={({ isActive }) =>
+                clsx(
+                  'flex min-h-11 items-center gap-1.5 border-b-4 px-2',
+                  isActive ? 'border-primary font-bold' : 'border-transparent hover:border-base-300',
+                )
+              }
+            >
+              <Icon aria-hidden="true" className="size-4.5" />
+              {label}
+            </NavLink>
+          ))}
+        </nav>
+        <LookMenu />
+      </header>
+      <main
+        id="main"
+        tabIndex={-1}
+        className="relative mx-auto max-w-5xl px-4 py-6 outline-none sm:px-6"
+        aria-busy={going}
+      >
+        <Suspense fallback={<Loading />}>
+          <Outlet />
+        </Suspense>
+      </main>
+    </div>
+  );
+}

@@ -1,0 +1,65 @@
+import { QueryClient, queryOptions } from '@tanstack/react-query';
+import { api, ask, Refused } from './client';
+
+export const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 10_000,
+      // A refusal will not turn into a yes by asking again; a lost connection may come back.
+      retry: (failures, error) => !(error instanceof Refused) && failures < 2,
+    },
+  },
+});
+
+export const session = queryOptions({
+  queryKey: ['session'],
+  queryFn: () => ask(api.GET('/api/session')),
+  staleTime: 5 * 60_000,
+});
+
+export const exams = queryOptions({
+  queryKey: ['exams'],
+  queryFn: () => ask(api.GET('/api/exams')),
+  staleTime: 5 * 60_000,
+});
+
+export const today = (exam: string) =>
+  queryOptions({
+    queryKey: ['today', exam],
+    queryFn: () => ask(api.GET('/api/exams/{exam}/today', { params: { path: { exam } } })),
+  });
+
+export const builder = (exam: string) =>
+  queryOptions({
+    queryKey: ['builder', exam],
+    queryFn: () => ask(api.GET('/api/exams/{exam}/builder', { params: { path: { exam } } })),
+  });
+
+export const briefing = (sitting: string) =>
+  queryOptions({
+    queryKey: ['briefing', sitting],
+    queryFn: () => ask(api.GET('/api/sittings/{sitting}', { params: { path: { sitting } } })),
+    staleTime: 0,
+  });
+
+export const result = (sitting: string) =>
+  queryOptions({
+    queryKey: ['result', sitting],
+    queryFn: () => ask(api.GET('/api/sittings/{sitting}/result', { params: { path: { sitting } } })),
+    staleTime: Infinity,
+  });
+
+export const review = (sitting: string) =>
+  queryOptions({
+    queryKey: ['review', sitting],
+    queryFn: () => ask(api.GET('/api/sittings/{sitting}/review', { params: { path: { sitting } } })),
+    staleTime: Infinity,
+  });
+
+export const explanation = (sitting: string, position: number) =>
+  queryOptions({
+    queryKey: ['explanation', sitting, position],
+    queryFn: () =>
+      ask(api.GET('/api/sittings/{sitting}/questions/{position}', { params: { path: { sitting, position } } })),
+    staleTime: Infinity,
+  });

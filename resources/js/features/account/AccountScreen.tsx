@@ -1,0 +1,161 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { api, ask } from '../../api/client';
+import { queries, session } from '../../api/queries';
+import { Button } from '../../ui/Button';
+import { Dialog } from '../../ui/Dialog';
+import { Choice, Field } from '../../ui/Field';
+import { Notice } from '../../ui/Notice';
+import { useTitle } from '../../ui/useTitle';
+import { useForm } from './useForm';
+
+export function Component() {
+  useTitle('Account');
+  const { data } = useQuery(session);
+  const navigate = useNavigate();
+  const leave = () => {
+    queries.clear();
+    void navigate('/sign-in');
+  };
+  const signingOut = useMutation({ mutationFn: () => ask(api.DELETE('/api/session')), onSuccess: leave });
+  const user = data?.user;
+  if (!user) return null;
+  return (
+    <div className="grid gap-8">
+      <div className="flex flex-wrap items-center justify-between gap-4">
+        <h1 className="text-2xl font-bold">Account</h1>
+        <Button busy={signingOut.isPending} onClick={() => signingOut.mutate()}>
+          Sign out
+        </Button>
+      </div>
+      <div className="grid items-start gap-8 md:grid-cols-2">
+        <AboutMe name={user.name} email={user.email} extraTime={user.extraTime} />
+        <div className="grid gap-8">
+          <Password />
+          <Leaving onGone={leave} />
+        </div>
+      </div>
+    </div>
+  );
+}
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <section className="grid gap-4">
+      <h2 className="text-lg font-bold">{title}</h2>
+      {children}
+    </section>
+  );
+}
+
+function AboutMe(props: { name: string; email: string; extraTime: string }) {
+  const [saved, setSaved] = useState(false);
+  const form = useForm(
+    (body: { name: string; extraTime: '1' }) => ask(api.PUT('/api/account', { body })),
+    () => {
+      setSaved(true);
+      void queries.invalidateQueries();
+    },
+  );
+  return (
+    <Part title="About me">
+      <form className="grid gap-4" onSubmit={form.onSubmit} onChange={() => setSaved(false)}>
+        {form.fault() && <Notice tone="bad">{form.fault()}</Notice>}
+        <p>
+          Signed in as <strong className="[overflow-wrap:anywhere]">{props.email}</strong>
+        </p>
+        <Field label="Name" name="name" defaultValue={props.name} maxLength={80} required fault={form.fault('name')} />
+        <Choice
+          label="Extra time"
+          name="extraTime"
+          defaultValue={props.extraTime}
+          hint="If you have been granted extra time, every limit grows by this factor in tests you build from now on."
+        >
+          <option value="1">None</option>
+          <option value="1.25">A quarter more (1.25)</option>
+          <option value="1.5">Half as much again (1.5)</option>
+          <option value="2">Twice as much (2)</option>
+        </Choice>
+        <Button weight="main" type="submit" busy={form.busy}>
+          Save
+        </Button>
+        {saved && <Notice tone="good">Saved.</Notice>}
+      </form>
+    </Part>
+  );
+}
+
+function Password() {
+  const [saved, setSaved] = useState(false);
+  const form = useForm(
+    (body: { current_password: string; password: string }) => ask(api.PUT('/api/account/password', { body })),
+    () => setSaved(true),
+  );
+  return (
+    <Part title="Change password">
+      {saved ? (
+        <Notice tone="good">Your password is changed. Other devices have been signed out.</Notice>
+      ) : (
+        <form className="grid gap-4" onSubmit={form.onSubmit}>
+          {form.fault() && <Notice tone="bad">{form.fault()}</Notice>}
+          <Field
+            label="Password now"
+            name="current_password"
+            type="password"
+            autoComplete="current-password"
+            required
+            fault={form.fault('current_password')}
+          />
+          <Field
+            label="New password"
+            name="password"
+            type="password"
+            autoComplete="new-password"
+            required
+            hint="At least 10 characters."
+            fault={form.fault('password')}
+          />
+          <Button type="submit" busy={form.busy}>
+            Change it
+          </Button>
+        </form>
+      )}
+    </Part>
+  );
+}
+
+function Leaving({ onGone }: { onGone: () => void }) {
+  const [asking, setAsking] = useState(false);
+  const form = useForm((body: { current_password: string }) => ask(api.DELETE('/api/account', { body })), onGone);
+  return (
+    <Part title="Delete my account">
+      <p>This removes you and everything you have done here: tests, answers, results. It cannot be undone.</p>
+      <Button className="justify-self-start" onClick={() => setAsking(true)}>
+        Delete my account…
+      </Button>
+      {asking && (
+        <Dialog title="Delete your account?" onClose={() => setAsking(false)} actions={null}>
+          <form className="grid gap-4" onSubmit={form.onSubmit}>
+            {form.fault() && <Notice tone="bad">{form.fault()}</Notice>}
+            <p>All of your tests, answers and results go with it, now and for good.</p>
+            <Field
+              label="Your password"
+              name="current_password"
+              type="password"
+              autoComplete="current-password"
+              required
+              fault={form.fault('current_password')}
+            />
+            <div className="flex flex-wrap gap-3">
+              <Button onClick={() => setAsking(false)}>Keep my account</Button>
+              <Button weight="grave" type="submit" busy={form.busy}>
+                Delete everything
+              </Button>
+            </div>
+          </form>
+        </Dialog>
+      )}
+    </Part>
+  );
+}

@@ -1,0 +1,259 @@
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { api, ask, type View } from '../../api/client';
+import { builder, queries } from '../../api/queries';
+import { Button } from '../../ui/Button';
+import { ToggleChip } from '../../ui/Chip';
+import { Empty } from '../../ui/Empty';
+import { Failure } from '../../ui/Failure';
+import { Choice, Field } from '../../ui/Field';
+import { Loading } from '../../ui/Loading';
+import { Notice } from '../../ui/Notice';
+import { useTitle } from '../../ui/useTitle';
+import { count } from '../../ui/words';
+import { useExam } from '../today/useExam';
+import { TopicTree } from './TopicTree';
+
+type Recipe = View<'Recipe'>;
+type Pool = Recipe['pools'][number];
+
+const POOLS: { pool: Pool; label: string; of: (counts: View<'Counts'>) => number }[] = [
+  { pool: 'new', label: 'New to me', of: (counts) => counts.new },
+  { pool: 'missed', label: 'Missed', of: (counts) => counts.missed },
+  { pool: 'partly', label: 'Partly', of: (counts) => counts.partly },
+  { pool: 'left_blank', label: 'Left blank', of: (counts) => counts.leftBlank },
+  { pool: 'got_it', label: 'Got it', of: (counts) => counts.gotIt },
+  { pool: 'flagged', label: 'Flagged', of: (counts) => counts.flagged },
+];
+
+export function Component() {
+  useTitle('Build a test');
+  const { exam, error, isPending, retry } = useExam();
+  const page = useQuery({ ...builder(exam ?? ''), enabled: exam !== undefined, staleTime: 0 });
+  if (error) return <Failure error={error} retry={retry} />;
+  if (isPending || (exam && page.isPending)) return <Loading what="Counting the questions" />;
+  if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  if (!page.data) return <Empty title="No exam has been set up here yet." />;
+  if (page.data.counts.all === 0)
+    return <Empty title="This exam has no questions yet.">Its author must add some in the workshop first.</Empty>;
+  return <Build key={page.data.exam} page={page.data} />;
+}
+
+/** The recipe as it is being chosen, its count, and what is in the way. */
+function useRecipe(page: View<'Builder'>) {
+  const [search] = useSearchParams();
+  const asked = (search.get('pools') ?? '').split(',');
+  const [topics, setTopics] = useState<string[]>(() =>
+    page.topics.flatMap((topic) => topic.subtopics.filter((sub) => sub.counts.all > 0).map((sub) => sub.code)),
+  );
+  const [pools, setPools] = useState<Pool[]>(() =>
+    POOLS.map(({ pool }) => pool).filter((pool) => asked.includes(pool)),
+  );
+  const [number, setNumber] = useState('10');
+  const [mode, setMode] = useState<Recipe['mode']>('tutor');
+  const [spread, setSpread] = useState<NonNullable<Recipe['spread']>>('blueprint');
+  const [minutes, setMinutes] = useState('');
+  const recipe: Recipe = {
+    topics,
+    pools,
+    count: Number(number),
+    mode,
+    spread,
+    minutes: mode === 'timed' && minutes !== '' ? Number(minutes) : null,
+  };
+  return {
+    recipe,
+    topics,
+    setTopics,
+    pools,
+    setPools,
+    number,
+    setNumber,
+    mode,
+    setMode,
+    spread,
+    setSpread,
+    minutes,
+    setMinutes,
+  };
+}
+
+function Build({ page }: { page: View<'Builder'> }) {
+  const navigate = useNavigate();
+  const chosen = useRecipe(page);
+  const { recipe } = chosen;
+  const path = { exam: page.exam };
+  const counted = useDeferredValue(JSON.stringify({ topics: recipe.topics, pools: recipe.pools, count: recipe.count }));
+  const sound = recipe.topics.length > 0 && Number.isInteger(recipe.count) && recipe.count >= 1 && recipe.count <= 500;
+  const there = useQuery({
+    queryKey: ['count', page.exam, counted],
+    queryFn: () => ask(api.POST('/api/exams/{exam}/count', { params: { path }, body: recipe })),
+    placeholderData: keepPreviousData,
+    enabled: sound,
+    staleTime: 0,
+  });
+  const building = useMutation({
+    mutationFn: () => ask(api.POST('/api/exams/{exam}/tests', { params: { path }, body: recipe })),
+    onSuccess: ({ sitting }) => {
+      void queries.invalidateQueries({ queryKey: ['today'] });
+      void navigate(`/briefing/${sitting}`);
+    },
+  });
+  const togglePool = (pool: Pool, on: boolean) =>
+    chosen.setPools(on ? [...chosen.pools, pool] : chosen.pools.filter((other) => other !== pool));
+  return (
+    <div className="grid gap-6">
+      <div>
+        <h1 className="text-2xl font-bold">Build a test</h1>
+        <p>{page.examName}</p>
+      </div>
+      <div className="grid items-start gap-x-10 gap-y-8 lg:grid-cols-[3fr_2fr]">
+        <section aria-labelledby="topics" className="grid gap-3">
+          <h2 id="topics" className="text-lg font-bold">
+            Topics
+          </h2>
+          <TopicTree topics={page.topics} chosen={chosen.topics} onChange={chosen.setTopics} />
+        </section>
+
+        <form
+          className="grid gap-6 lg:sticky lg:top-4"
+          onSubmit={(event) => {
+            event.preventDefault();
+            building.mutate();
+          }}
+        >
+          <fieldset className="grid gap-2">
+            <legend className="mb-2 text-lg font-bold">Which questions</legend>
+            <div className="flex flex-wrap gap-2">
+              {POOLS.map(({ pool, label, of }) => (
+                <ToggleChip
+                  key={pool}
+                  on={chosen.pools.includes(pool)}
+                  disabled={of(page.counts) === 0 && !chosen.pools.includes(pool)}
+                  onChange={(on) => togglePool(pool, on)}
+                >
+                  {label} <span className="opacity-85">{of(page.counts)}</span>
+                </ToggleChip>
+              ))}
+            </div>
+            <p className="text-base-content/75">
+              {chosen.pools.length === 0 ? 'None chosen: all questions of the topics.' : 'Any of those chosen.'}
+            </p>
+          </fieldset>
+
+          <fieldset>
+            <legend className="mb-2 text-lg font-bold">How to sit it</legend>
+            <div className="grid gap-2">
+              <ModeChoice
+                mode="tutor"
+                now={chosen.mode}
+                onPick={chosen.setMode}
+                title="Tutor"
+                about="No clock. Check each answer and read why, straight away."
+              />
+              <ModeChoice
+                mode="timed"
+                now={chosen.mode}
+                onPick={chosen.setMode}
+                title="Timed"
+                about="A clock and silence; answers and reasons after you hand in."
+              />
+              <ModeChoice
+                mode="untimed"
+                now={chosen.mode}
+                onPick={chosen.setMode}
+                title="Untimed"
+                about="Silence, but no clock."
+              />
+            </div>
+          </fieldset>
+
+          <div className="grid grid-cols-2 items-start gap-4">
+            <Field
+              label="How many questions"
+              type="number"
+              inputMode="numeric"
+              min={1}
+              max={500}
+              required
+              value={chosen.number}
+              onChange={(event) => chosen.setNumber(event.target.value)}
+            />
+            {chosen.mode === 'timed' && (
+              <Field
+                label="Minutes"
+                type="number"
+                inputMode="numeric"
+                min={1}
+                max={600}
+                placeholder={there.data ? String(there.data.minutes) : ''}
+                hint={
+                  page.extraTime === '1'
+                    ? 'Empty: as long as the exam gives.'
+                    : `Empty: as the exam gives. Your extra time (× ${page.extraTime}) is added.`
+                }
+                value={chosen.minutes}
+                onChange={(event) => chosen.setMinutes(event.target.value)}
+              />
+            )}
+          </div>
+          <Choice
+            label="Spread over topics"
+            value={chosen.spread}
+            onChange={(event) => chosen.setSpread(event.target.value as typeof chosen.spread)}
+          >
+            <option value="blueprint">As the exam weighs them</option>
+            <option value="available">As many as each topic has</option>
+            <option value="even">Evenly</option>
+          </Choice>
+
+          {building.isError && <Failure error={building.error} />}
+          {recipe.topics.length === 0 ? (
+            <Notice tone="warn">Choose at least one topic.</Notice>
+          ) : (
+            there.data?.shortfall && <Notice tone="warn">{there.data.shortfall}</Notice>
+          )}
+          <div className="sticky bottom-0 -mx-4 flex items-center gap-4 border-t border-base-300 bg-base-100 px-4 py-3 lg:static lg:mx-0 lg:border-0 lg:px-0">
+            <Button
+              weight="main"
+              type="submit"
+              busy={building.isPending}
+              disabled={!sound || Boolean(there.data?.shortfall)}
+            >
+              Build it
+            </Button>
+            <p aria-live="polite">
+              {sound && there.data ? `${count(there.data.available, 'question')} to draw from` : ''}
+            </p>
+          </div>
+        </form>
+      </div>
+    </div>
+  );
+}
+
+function ModeChoice(props: {
+  mode: Recipe['mode'];
+  now: Recipe['mode'];
+  onPick: (mode: Recipe['mode']) => void;
+  title: string;
+  about: string;
+}) {
+  return (
+    // eslint-disable-next-line jsx-a11y/label-has-associated-control -- its text comes in as props
+    <label className="flex cursor-pointer gap-3 rounded-field border border-base-content/50 p-3 has-checked:border-2 has-checked:border-primary has-checked:bg-base-200">
+      <input
+        type="radio"
+        name="mode"
+        className="radio radio-primary mt-0.5"
+        checked={props.mode === props.now}
+        onChange={() => props.onPick(props.mode)}
+      />
+      <span>
+        <span className="block font-bold">{props.title}</span>
+        <span>{props.about}</span>
+      </span>
+    </label>
+  );
+}

@@ -1,0 +1,76 @@
+import { useQuery } from '@tanstack/react-query';
+import { Navigate, useParams } from 'react-router';
+import { briefing } from '../../api/queries';
+import { ButtonLink } from '../../ui/Button';
+import { Failure } from '../../ui/Failure';
+import { Loading } from '../../ui/Loading';
+import { useTitle } from '../../ui/useTitle';
+import { count, duration, MODES } from '../../ui/words';
+
+const RULES = {
+  tutor: [
+    'There is no clock.',
+    'Check an answer to see what is right and why. A checked answer can no longer be changed.',
+  ],
+  timed: [
+    'The clock is the server’s: closing the page or changing your computer’s time does not change it.',
+    'Answers and reasons come after you hand in. At zero, the test is handed in as it stands.',
+    'You may pause; a pause stops the clock.',
+  ],
+  untimed: ['There is no clock.', 'Answers and reasons come after you hand in.'],
+};
+
+export function Component() {
+  useTitle('Briefing');
+  const { sitting = '' } = useParams();
+  const page = useQuery(briefing(sitting));
+  if (page.isPending) return <Loading />;
+  if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  const { data } = page;
+  if (data.status === 'handed_in') return <Navigate to={`/result/${sitting}`} replace />;
+  return (
+    <div className="grid max-w-2xl gap-6">
+      <div>
+        <p className="text-base-content/75">Briefing</p>
+        <h1 className="text-2xl font-bold">{data.title}</h1>
+      </div>
+      <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2 text-lg">
+        <dt>Questions</dt>
+        <dd className="font-bold">{count(data.questions, 'question')}</dd>
+        <dt>Marks</dt>
+        <dd className="font-bold">{data.marks}</dd>
+        <dt>How</dt>
+        <dd className="font-bold">{MODES[data.mode]}</dd>
+        {data.limitMs !== null && (
+          <>
+            <dt>Time</dt>
+            <dd className="font-bold">
+              {duration(data.limitMs)}
+              {data.extraTime !== '1' && (
+                <span className="font-normal"> (with your extra time, × {data.extraTime})</span>
+              )}
+            </dd>
+          </>
+        )}
+        {data.msPerMark !== null && (
+          <>
+            <dt>Pace</dt>
+            <dd className="font-bold">{duration(data.msPerMark)} a mark</dd>
+          </>
+        )}
+      </dl>
+      <ul className="grid list-disc gap-1 pl-5">
+        {RULES[data.mode].map((rule) => (
+          <li key={rule}>{rule}</li>
+        ))}
+        <li>Every answer is saved as you make it. You can stop and come back.</li>
+      </ul>
+      <div className="flex flex-wrap gap-3">
+        <ButtonLink weight="main" to={`/sit/${data.id}`}>
+          {data.status === 'open' ? 'Go on' : 'Begin'}
+        </ButtonLink>
+        <ButtonLink to="/">Later</ButtonLink>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,94 @@
+import clsx from 'clsx';
+import { useEffect, useRef } from 'react';
+import { OUTCOMES, OutcomeMark } from '../../ui/Outcome';
+import type { QuestionState } from './sittingStore';
+
+/**
+ * The strip that shows every question of a sitting and its state. Like a path on a map: a line with a mark for each
+ * question, a pennant where it was flagged.
+ */
+export function RouteLine({
+  questions,
+  current,
+  onGo,
+}: {
+  questions: readonly QuestionState[];
+  current: number;
+  onGo: (position: number) => void;
+}) {
+  const strip = useRef<HTMLOListElement>(null);
+  useEffect(() => {
+    const mark = strip.current?.children[current] as HTMLElement | undefined;
+    if (mark && strip.current)
+      strip.current.scrollLeft = mark.offsetLeft - strip.current.clientWidth / 2 + mark.clientWidth / 2;
+  }, [current]);
+  return (
+    <nav aria-label="Route line" className="relative">
+      <ol ref={strip} className="relative flex overflow-x-auto py-1">
+        {questions.map((question) => (
+          <li
+            key={question.position}
+            className="relative shrink-0 grow basis-9 [contain-intrinsic-size:2.25rem_3.5rem] [content-visibility:auto]"
+          >
+            <span aria-hidden="true" className="absolute inset-x-0 top-[1.8rem] border-t-2 border-base-content/30" />
+            <button
+              type="button"
+              aria-current={question.position === current ? 'step' : undefined}
+              aria-label={`Question ${question.position + 1}: ${words(question)}`}
+              title={words(question)}
+              onClick={() => onGo(question.position)}
+              className={clsx(
+                'relative grid h-14 w-full min-w-9 cursor-pointer justify-items-center rounded-field pt-0.5',
+                question.position === current ? 'bg-base-300/60 font-bold' : 'hover:bg-base-200',
+              )}
+            >
+              <svg
+                viewBox="0 0 12 12"
+                width="12"
+                height="12"
+                aria-hidden="true"
+                className={question.flagged ? 'text-secondary' : 'invisible'}
+              >
+                <path d="M2 12V0l9 3.500-9 3.500" fill="currentColor" stroke="currentColor" strokeWidth="1.500" />
+              </svg>
+              <Mark question={question} />
+              <span className="text-sm leading-none">{question.position + 1}</span>
+            </button>
+          </li>
+        ))}
+      </ol>
+    </nav>
+  );
+}
+
+function Mark({ question }: { question: QuestionState }) {
+  if (question.outcome) {
+    return (
+      <span className="rounded-full bg-base-100">
+        <OutcomeMark outcome={question.outcome} size={18} />
+      </span>
+    );
+  }
+  return (
+    <svg viewBox="0 0 18 18" width="18" height="18" aria-hidden="true" stroke="currentColor" strokeWidth="1.8">
+      {question.response ? (
+        <circle cx="9" cy="9" r="6.500" fill="currentColor" />
+      ) : question.seen ? (
+        <circle cx="9" cy="9" r="6.500" className="fill-base-100" />
+      ) : (
+        <circle cx="9" cy="9" r="3" className="fill-base-100" />
+      )}
+    </svg>
+  );
+}
+
+export function words(question: QuestionState): string {
+  const state = question.outcome
+    ? OUTCOMES[question.outcome].toLowerCase()
+    : question.response
+      ? 'answered'
+      : question.seen
+        ? 'not answered'
+        : 'not seen yet';
+  return question.flagged ? `${state}, flagged` : state;
+}

@@ -1,0 +1,22 @@
+/**
+ * The server's clock as the browser knows it: the last word from the server plus the time since, measured on a clock
+ * that nobody can set. Changing the computer's time changes nothing.
+ */
+export class ServerClock {
+  private said: number;
+  private at: number;
+
+  constructor(now: number) {
+    this.said = now;
+    this.at = performance.now();
+  }
+
+  now(): number {
+    return Math.round(this.said + performance.now() - this.at);
+  }
+
+  hear(now: number): void {
+    this.said = now;
+    this.at = performance.now();
+  }
+}

@@ -1,0 +1,42 @@
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import { SittingStore } from './sittingStore';
+import { tabName } from './tab';
+
+/** Opens a sitting for as long as the screen is shown. */
+export function useSitting(id: string, user: string): SittingStore {
+  const [store, setStore] = useState(() => new SittingStore(id, tabName(), user));
+  useEffect(() => {
+    // A store that was stopped stays stopped: each mount has its own.
+    const own = new SittingStore(id, tabName(), user);
+    setStore(own);
+    void own.open();
+    const leave = () => own.leave();
+    const back = (event: PageTransitionEvent) => event.persisted && void own.open();
+    const online = () => void own.flush();
+    window.addEventListener('pagehide', leave);
+    window.addEventListener('pageshow', back);
+    window.addEventListener('online', online);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      window.removeEventListener('pageshow', back);
+      window.removeEventListener('online', online);
+      own.leave();
+      own.stop();
+    };
+  }, [id, user]);
+  return store;
+}
+
+export function useSnapshot(store: SittingStore) {
+  return useSyncExternalStore(store.subscribe, store.read);
+}
+
+/** What is left on the clock, looked at a few times a second. */
+export function useRemaining(store: SittingStore): number | null {
+  const [left, setLeft] = useState(() => store.remaining());
+  useEffect(() => {
+    const timer = window.setInterval(() => setLeft(store.remaining()), 250);
+    return () => window.clearInterval(timer);
+  }, [store]);
+  return left;
+}

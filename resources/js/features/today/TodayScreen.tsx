@@ -1,0 +1,229 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { api, ask, type View } from '../../api/client';
+import { queries, session, today } from '../../api/queries';
+import { Button, ButtonLink } from '../../ui/Button';
+import { Chip } from '../../ui/Chip';
+import { Empty } from '../../ui/Empty';
+import { Failure } from '../../ui/Failure';
+import { Choice } from '../../ui/Field';
+import { Figure } from '../../ui/Figure';
+import { Loading } from '../../ui/Loading';
+import { Table } from '../../ui/Table';
+import { useTitle } from '../../ui/useTitle';
+import { count, dayTime, MODES } from '../../ui/words';
+import { useExam } from './useExam';
+
+export function Component() {
+  useTitle('Today');
+  const choice = useExam();
+  if (choice.isPending) return <Loading />;
+  if (choice.error) return <Failure error={choice.error} retry={choice.retry} />;
+  if (!choice.exam)
+    return <Empty title="No exam has been set up here yet.">An administrator must load one first.</Empty>;
+  return <Today exam={choice.exam} onExam={choice.choose} />;
+}
+
+function Today({ exam, onExam }: { exam: string; onExam: (slug: string) => void }) {
+  const who = useQuery(session);
+  const page = useQuery(today(exam));
+  if (page.isPending) return <Loading what="Looking up where you are" />;
+  if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  const { examName, summary, counts, open, past, exams } = page.data;
+  const again = counts.missed + counts.partly + counts.leftBlank;
+  return (
+    <div className="grid gap-8">
+      <div className="flex flex-wrap items-end justify-between gap-4">
+        <div className="max-w-2xl">
+          <p className="text-base-content/75">Good to see you, {who.data?.user?.name}.</p>
+          <h1 className="text-2xl font-bold">{examName}</h1>
+          <p className="mt-1">{summary}</p>
+        </div>
+        {exams.length > 1 && (
+          <div className="w-64">
+            <Choice label="Exam" value={exam} onChange={(event) => onExam(event.target.value)}>
+              {exams.map(({ slug, name }) => (
+                <option key={slug} value={slug}>
+                  {name}
+                </option>
+              ))}
+            </Choice>
+          </div>
+        )}
+      </div>
+
+      <NextStep begun={open.find((line) => line.begun)} counts={counts} again={again} />
+
+      <div className="grid items-start gap-8 lg:grid-cols-[3fr_2fr]">
+        <section aria-labelledby="past">
+          <h2 id="past" className="mb-2 text-lg font-bold">
+            Latest results
+          </h2>
+          <Past past={past} />
+        </section>
+        <div className="grid gap-8">
+          <BankSeen counts={counts} />
+          <Open open={open} exam={exam} />
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** The one thing to do next: go on, go over what went wrong, or begin. */
+function NextStep({
+  begun,
+  counts,
+  again,
+}: {
+  begun: View<'OpenSittingLine'> | undefined;
+  counts: View<'Counts'>;
+  again: number;
+}) {
+  if (begun) {
+    return (
+      <section className="grid gap-4 rounded-box border-2 border-primary bg-base-100 p-5 sm:flex sm:items-center">
+        <div className="flex-1">
+          <h2 className="text-lg font-bold">You are in the middle of a test</h2>
+          <p>
+            {begun.title}. {begun.answered} of {begun.questions} answered
+            {begun.touchedAt ? `, last on ${dayTime(begun.touchedAt)}` : ''}. Every answer is kept.
+          </p>
+        </div>
+        <ButtonLink weight="main" to={`/sit/${begun.id}`}>
+          Go on
+        </ButtonLink>
+      </section>
+    );
+  }
+  const fresh = counts.new === counts.all;
+  return (
+    <section className="grid gap-4 rounded-box border-2 border-primary bg-base-100 p-5 sm:flex sm:items-center">
+      <div className="flex-1">
+        <h2 className="text-lg font-bold">{fresh ? 'Begin with a short test' : 'What next?'}</h2>
+        <p>
+          {fresh
+            ? 'Ten questions in tutor mode show you the answer and the reason after each one.'
+            : again > 0
+              ? `${count(again, 'question')} did not go right last time. ${count(counts.new, 'question')} ${counts.new === 1 ? 'is' : 'are'} new to you.`
+              : `${count(counts.new, 'question')} ${counts.new === 1 ? 'is' : 'are'} new to you.`}
+        </p>
+      </div>
+      <div className="flex flex-wrap gap-3">
+        <ButtonLink weight="main" to="/build">
+          Build a test
+        </ButtonLink>
+        {again > 0 && <ButtonLink to="/build?pools=missed,partly,left_blank">Only what went wrong</ButtonLink>}
+      </div>
+    </section>
+  );
+}
+
+/** The two numbers people watch grow. */
+function BankSeen({ counts }: { counts: View<'Counts'> }) {
+  const seen = counts.all - counts.new;
+  const share = (n: number) => (counts.all ? (100 * n) / counts.all : 0);
+  return (
+    <Figure
+      title="Your way through the bank"
+      evidence={
+        seen < 20
+          ? `Based on ${count(seen, 'question')}: too few to say much yet.`
+          : `Based on the latest answer to each of ${count(seen, 'question')}.`
+      }
+    >
+      <svg viewBox="0 0 100 14" preserveAspectRatio="none" aria-hidden="true" className="h-8 w-full">
+        <rect y="2" width="100" height="10" className="fill-base-300/50" />
+        <rect y="2" width={share(seen)} height="10" className="fill-primary/35" />
+        <rect y="2" width={share(counts.gotIt)} height="10" className="fill-primary" />
+      </svg>
+      <dl className="mt-3 grid grid-cols-3 gap-3">
+        {[
+          ['Got it', counts.gotIt],
+          ['Seen', seen],
+          ['In the bank', counts.all],
+        ].map(([label, n]) => (
+          <div key={label}>
+            <dt className="text-sm text-base-content/75">{label}</dt>
+            <dd className="text-xl font-bold">{n}</dd>
+          </div>
+        ))}
+      </dl>
+    </Figure>
+  );
+}
+
+function Past({ past }: { past: View<'PastSitting'>[] }) {
+  if (past.length === 0)
+    return <Empty title="Nothing handed in yet.">Your results appear here, each with its review.</Empty>;
+  return (
+    <Table
+      caption="Latest results"
+      head={
+        <tr>
+          <th scope="col">Test</th>
+          <th scope="col">Marks</th>
+          <th scope="col">Share</th>
+          <th scope="col">Answered</th>
+        </tr>
+      }
+    >
+      {past.map((line) => (
+        <tr key={line.id}>
+          <td>
+            <Link to={`/result/${line.id}`}>{line.title}</Link>
+            <div className="text-sm text-base-content/75">
+              {MODES[line.mode]}, {dayTime(line.endedAt)}
+            </div>
+          </td>
+          <td className="whitespace-nowrap">
+            {line.marks} of {line.possible}
+          </td>
+          <td>{line.shareOfAll === null ? '–' : `${line.shareOfAll} %`}</td>
+          <td className="whitespace-nowrap">
+            {line.answered} of {line.questions}
+          </td>
+        </tr>
+      ))}
+    </Table>
+  );
+}
+
+function Open({ open, exam }: { open: View<'OpenSittingLine'>[]; exam: string }) {
+  const discarding = useMutation({
+    mutationFn: (sitting: string) => ask(api.DELETE('/api/sittings/{sitting}', { params: { path: { sitting } } })),
+    onSettled: () => queries.invalidateQueries({ queryKey: today(exam).queryKey }),
+  });
+  if (open.length === 0) return null;
+  return (
+    <section aria-labelledby="open">
+      <h2 id="open" className="mb-2 text-lg font-bold">
+        Not handed in
+      </h2>
+      {discarding.isError && <Failure error={discarding.error} />}
+      <ul>
+        {open.map((line) => (
+          <li key={line.id} className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-base-300 py-2">
+            <Link
+              to={line.begun ? `/sit/${line.id}` : `/briefing/${line.id}`}
+              className="min-w-40 flex-1 text-primary underline underline-offset-4"
+            >
+              {line.title}
+            </Link>
+            <Chip>{line.begun ? `${line.answered} of ${line.questions} answered` : 'not begun'}</Chip>
+            {!line.begun && (
+              <Button
+                small
+                weight="quiet"
+                onClick={() => discarding.mutate(line.id)}
+                aria-label={`Discard ${line.title}`}
+              >
+                Discard
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

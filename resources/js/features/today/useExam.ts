@@ -1,0 +1,24 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { exams } from '../../api/queries';
+
+const KEY = 'uplandia.exam';
+
+/** The exam that is being studied for: the one last chosen on this device, else the first. */
+export function useExam() {
+  const all = useQuery(exams);
+  const [chosen, setChosen] = useState(() => localStorage.getItem(KEY));
+  const known = all.data?.exams ?? [];
+  const exam = known.find(({ slug }) => slug === chosen)?.slug ?? known[0]?.slug;
+  return {
+    exam,
+    exams: known,
+    error: all.error,
+    isPending: all.isPending,
+    retry: () => void all.refetch(),
+    choose(slug: string) {
+      localStorage.setItem(KEY, slug);
+      setChosen(slug);
+    },
+  };
+}

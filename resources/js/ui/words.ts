@@ -1,0 +1,34 @@
+/** "1 question", "12 questions". */
+export function count(n: number, one: string, many = `${one}s`): string {
+  return `${n.toLocaleString('en')} ${n === 1 ? one : many}`;
+}
+
+/** A duration in words: "45 s", "3 min 20 s", "2 h 5 min". */
+export function duration(ms: number): string {
+  const seconds = Math.round(ms / 1000);
+  if (seconds < 60) return `${seconds} s`;
+  const minutes = Math.floor(seconds / 60);
+  if (minutes < 60) return seconds % 60 ? `${minutes} min ${seconds % 60} s` : `${minutes} min`;
+  return minutes % 60 ? `${Math.floor(minutes / 60)} h ${minutes % 60} min` : `${Math.floor(minutes / 60)} h`;
+}
+
+/** A clock face: "1:04:09" or "4:09". Rounded up, so that zero means zero. */
+export function clock(ms: number): string {
+  const seconds = Math.max(0, Math.ceil(ms / 1000));
+  const [h, m, s] = [Math.floor(seconds / 3600), Math.floor(seconds / 60) % 60, seconds % 60];
+  const two = (n: number) => String(n).padStart(2, '0');
+  return h > 0 ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`;
+}
+
+const DAY_TIME = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+});
+
+export function dayTime(at: number): string {
+  return DAY_TIME.format(at);
+}
+
+export const MODES = { tutor: 'Tutor', timed: 'Timed', untimed: 'Untimed' } as const;

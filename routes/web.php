@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Account\AccountController;
+use App\Account\SessionController;
+use App\Assembly\BuilderController;
+use App\Scoring\ResultController;
+use App\Sitting\SittingController;
+use App\Today\TodayController;
+use Illuminate\Support\Facades\Route;
+
+Route::prefix('api')->group(function (): void {
+    Route::get('session', [SessionController::class, 'show'])->middleware('throttle:api');
+    Route::delete('session', [SessionController::class, 'destroy'])->middleware('throttle:api');
+
+    Route::middleware('throttle:doors')->group(function (): void {
+        Route::post('session', [SessionController::class, 'store']);
+        Route::post('session/demo', [SessionController::class, 'demo']);
+        Route::post('account', [AccountController::class, 'store']);
+        Route::post('password/forgot', [AccountController::class, 'forgot']);
+        Route::post('password/reset', [AccountController::class, 'reset']);
+    });
+
+    Route::middleware(['auth', 'throttle:api'])->group(function (): void {
+        Route::put('account', [AccountController::class, 'update']);
+        Route::put('account/password', [AccountController::class, 'password'])->middleware('throttle:doors');
+        Route::delete('account', [AccountController::class, 'destroy'])->middleware('throttle:doors');
+
+        Route::get('exams', [TodayController::class, 'exams']);
+        Route::get('exams/{exam}/today', [TodayController::class, 'show']);
+        Route::get('exams/{exam}/builder', [BuilderController::class, 'show']);
+        Route::post('exams/{exam}/count', [BuilderController::class, 'count']);
+        Route::post('exams/{exam}/tests', [BuilderController::class, 'store']);
+
+        Route::middleware('can:sit,sitting')->group(function (): void {
+            Route::get('sittings/{sitting}', [SittingController::class, 'show']);
+            Route::delete('sittings/{sitting}', [SittingController::class, 'destroy']);
+            Route::post('sittings/{sitting}/open', [SittingController::class, 'open']);
+            Route::post('sittings/{sitting}/events', [SittingController::class, 'record']);
+            Route::post('sittings/{sitting}/hand-in', [SittingController::class, 'handIn']);
+            Route::get('sittings/{sitting}/result', [ResultController::class, 'show']);
+            Route::get('sittings/{sitting}/review', [ResultController::class, 'review']);
+            Route::get('sittings/{sitting}/questions/{position}', [ResultController::class, 'explain'])->whereNumber('position');
+        });
+    });
+    Route::fallback(fn () => abort(404));
+});
+
+// Every other address is a screen of the one page; the browser finds out which.
+Route::view('{screen?}', 'app')->where('screen', '^(?!api(/|$)).*')->name('screen');
