@@ -39,5 +39,8 @@ export default defineConfig({
     timeout: 60_000,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 5_000 },
     reuseExistingServer: false,
+    // The server's own access lines; what went wrong is in storage/logs.
+    stdout: 'ignore',
+    stderr: 'ignore',
   },
 });

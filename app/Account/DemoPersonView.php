@@ -14,5 +14,6 @@ final readonly class DemoPersonView
         #[OA\Property] public string $key,
         #[OA\Property] public string $name,
         #[OA\Property] public string $about,
-    ) {}
+    ) {
+    }
 }

@@ -15,5 +15,6 @@ final readonly class SessionView
         #[OA\Property(ref: UserView::class, nullable: true)] public ?UserView $user,
         #[OA\Property(type: 'array', items: new OA\Items(ref: DemoPersonView::class))] public array $people,
         #[OA\Property(description: 'The server\'s clock, Unix milliseconds.')] public int $now,
-    ) {}
+    ) {
+    }
 }

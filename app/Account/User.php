@@ -28,7 +28,7 @@ final class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $attributes = ['role' => 'candidate', 'extra_time' => '1'];
+    protected $attributes = ['role' => 'candidate', 'extra_time' => '1', 'made_up_as' => null, 'about' => null];
 
     protected function casts(): array
     {

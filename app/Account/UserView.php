@@ -14,7 +14,8 @@ final readonly class UserView
         #[OA\Property] public string $email,
         #[OA\Property(enum: ['candidate', 'author', 'administrator'])] public string $role,
         #[OA\Property(description: 'Factor of every time limit, such as 1.25.')] public string $extraTime,
-    ) {}
+    ) {
+    }
 
     public static function of(User $user): self
     {

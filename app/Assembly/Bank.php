@@ -16,7 +16,9 @@ final readonly class Bank
     /** The kinds that a sitting can show. */
     public const SITTABLE = ['single'];
 
-    public function __construct(private Exam $exam, private User $user) {}
+    public function __construct(private Exam $exam, private User $user)
+    {
+    }
 
     /**
      * Live questions by subtopic.

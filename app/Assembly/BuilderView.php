@@ -18,5 +18,6 @@ final readonly class BuilderView
         #[OA\Property(type: 'array', items: new OA\Items(ref: TopicCountsView::class))] public array $topics,
         #[OA\Property(description: 'Minutes that the real exam gives a question.')] public float $minutesPerQuestion,
         #[OA\Property(description: 'Factor of this candidate\'s time limits.')] public string $extraTime,
-    ) {}
+    ) {
+    }
 }

@@ -11,5 +11,6 @@ final readonly class BuiltView
 {
     public function __construct(
         #[OA\Property(description: 'The sitting that is ready to begin.')] public string $sitting,
-    ) {}
+    ) {
+    }
 }

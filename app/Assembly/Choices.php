@@ -21,7 +21,8 @@ final readonly class Choices
         public Mode $mode,
         public Spread $spread,
         public ?int $minutes,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array

@@ -14,5 +14,6 @@ final readonly class CountView
         #[OA\Property] public int $available,
         #[OA\Property(nullable: true)] public ?string $shortfall,
         #[OA\Property(description: 'Time limit that would be set if none is given, in minutes, before extra time.')] public int $minutes,
-    ) {}
+    ) {
+    }
 }

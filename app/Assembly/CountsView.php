@@ -18,7 +18,8 @@ final readonly class CountsView
         #[OA\Property] public int $missed,
         #[OA\Property] public int $leftBlank,
         #[OA\Property] public int $flagged,
-    ) {}
+    ) {
+    }
 
     /** @param  array<string, int>  $met  outcome or "flagged" => count */
     public static function of(int $all, array $met): self

@@ -11,7 +11,9 @@ use Uplandia\Core\Assembly\Shortfall;
 /** Says why there are too few questions, and the ways out. */
 final readonly class ShortfallWords
 {
-    public function __construct(private Exam $exam, private User $user, private Syllabus $syllabus) {}
+    public function __construct(private Exam $exam, private User $user, private Syllabus $syllabus)
+    {
+    }
 
     public function sentence(Choices $choices, int $available): string
     {

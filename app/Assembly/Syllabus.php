@@ -13,7 +13,9 @@ use Illuminate\Support\Collection;
 final readonly class Syllabus
 {
     /** @param  Collection<int, Topic>  $topics */
-    private function __construct(private Collection $topics) {}
+    private function __construct(private Collection $topics)
+    {
+    }
 
     public static function of(Exam $exam): self
     {

@@ -16,5 +16,6 @@ final readonly class TopicCountsView
         #[OA\Property(description: 'Percentage of the exam, for topics of the blueprint.', nullable: true)] public ?string $weight,
         #[OA\Property(ref: CountsView::class)] public CountsView $counts,
         #[OA\Property(type: 'array', items: new OA\Items(ref: '#/components/schemas/TopicCounts'))] public array $subtopics,
-    ) {}
+    ) {
+    }
 }

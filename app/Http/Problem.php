@@ -9,7 +9,6 @@ use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Session\TokenMismatchException;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
@@ -23,10 +22,9 @@ final class Problem
             $error instanceof ValidationException => [422, $error->validator->errors()->first(), 'invalid'],
             $error instanceof Refusal => [$error->status, $error->getMessage(), $error->reason],
             $error instanceof AuthenticationException => [401, 'Please sign in first.', 'signed_out'],
-            $error instanceof TokenMismatchException => [419, 'This page has been open for a long time. Reload it and try again.', 'stale_page'],
             $error instanceof AuthorizationException => [$error->status() ?? 403, $error->status() === 404 ? 'There is nothing here.' : 'Your account may not do this.', 'forbidden'],
             $error instanceof ModelNotFoundException => [404, 'There is nothing here.', 'not_found'],
-            $error instanceof HttpExceptionInterface => [$error->getStatusCode(), self::sentence($error->getStatusCode()), null],
+            $error instanceof HttpExceptionInterface => [$error->getStatusCode(), self::sentence($error->getStatusCode()), $error->getStatusCode() === 419 ? 'stale_page' : null],
             default => [500, self::sentence(500), null],
         };
         $fields = $error instanceof ValidationException ? $error->errors() : [];

@@ -21,7 +21,10 @@ final class Exam extends Model
     /** @return HasMany<Topic, $this> */
     public function topics(): HasMany
     {
-        return $this->hasMany(Topic::class)->orderBy('position');
+        $topics = $this->hasMany(Topic::class);
+        $topics->orderBy('position');
+
+        return $topics;
     }
 
     public function getRouteKeyName(): string

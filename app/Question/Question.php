@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $kind
  * @property string $difficulty
  * @property int|null $version_id the current version
+ * @property-read Topic $topic
  */
 final class Question extends Model
 {

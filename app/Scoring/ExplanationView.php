@@ -29,5 +29,6 @@ final readonly class ExplanationView
         #[OA\Property] public string $difficulty,
         #[OA\Property] public int $activeMs,
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'Options that had been ruled out.')] public array $struck,
-    ) {}
+    ) {
+    }
 }

@@ -23,7 +23,9 @@ final class ResultController
 {
     private const EXCERPT = 110;
 
-    public function __construct(private readonly Sittings $sittings, private readonly Marker $marker) {}
+    public function __construct(private readonly Sittings $sittings, private readonly Marker $marker)
+    {
+    }
 
     #[Get('/api/sittings/{sitting}/result', 'Read a result', returns: ResultView::class)]
     public function show(Sitting $sitting, Results $results): JsonResponse
@@ -65,7 +67,6 @@ final class ResultController
         $question = $state->questions[$position];
         $credit = $this->marker->mark($version->forMarking(), $question->response);
         $topic = $version->question->topic;
-        assert($topic !== null);
         $answer = $version->answer;
 
         return new JsonResponse(new ExplanationView(

@@ -24,5 +24,6 @@ final readonly class ResultView
         #[OA\Property(description: 'The share that passes the real exam, as a percentage.')] public string $cut,
         #[OA\Property(description: 'At least 80 % answered, so that it counts in statistics.')] public bool $counts,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TopicTallyView::class))] public array $topics,
-    ) {}
+    ) {
+    }
 }

@@ -18,5 +18,6 @@ final readonly class ReviewItemView
         #[OA\Property] public bool $flagged,
         #[OA\Property(enum: ['sure', 'leaning', 'guess'], nullable: true)] public ?string $sureness,
         #[OA\Property] public int $activeMs,
-    ) {}
+    ) {
+    }
 }

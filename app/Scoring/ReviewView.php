@@ -15,5 +15,6 @@ final readonly class ReviewView
         #[OA\Property] public string $exam,
         #[OA\Property] public string $title,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ReviewItemView::class))] public array $items,
-    ) {}
+    ) {
+    }
 }

@@ -6,7 +6,6 @@ namespace App\Scoring;
 
 use App\Question\QuestionVersion;
 use App\Sitting\Sitting;
-use Brick\Math\BigRational;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Marking\Credit;
@@ -21,7 +20,9 @@ use Uplandia\Core\Sitting\State;
 /** Marks sittings and writes what came of each question. All it writes can be made again from the events. */
 final readonly class Settlement
 {
-    public function __construct(private Marker $marker) {}
+    public function __construct(private Marker $marker)
+    {
+    }
 
     /**
      * Questions of a sitting, ready for marking.

@@ -25,7 +25,8 @@ final readonly class TallyView
         #[OA\Property(nullable: true)] public ?string $shareOfAll,
         #[OA\Property(nullable: true)] public ?string $shareOfAnswered,
         #[OA\Property(description: 'On screen, of those that were answered.', nullable: true)] public ?int $meanMs,
-    ) {}
+    ) {
+    }
 
     public static function of(Totals $totals, ?int $meanMs): self
     {

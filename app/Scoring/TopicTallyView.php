@@ -16,5 +16,6 @@ final readonly class TopicTallyView
         #[OA\Property(ref: TallyView::class)] public TallyView $tally,
         #[OA\Property(description: 'Against the cut, by Wilson\'s 80 % bounds.', enum: ['above', 'below', 'unsettled'])] public string $status,
         #[OA\Property(type: 'array', items: new OA\Items(ref: '#/components/schemas/TopicTally'))] public array $subtopics,
-    ) {}
+    ) {
+    }
 }

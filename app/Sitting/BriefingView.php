@@ -22,5 +22,6 @@ final readonly class BriefingView
         #[OA\Property(description: 'With extra time.', nullable: true)] public ?int $limitMs,
         #[OA\Property] public string $extraTime,
         #[OA\Property(description: 'By the pace plan, without reserve.', nullable: true)] public ?int $msPerMark,
-    ) {}
+    ) {
+    }
 }

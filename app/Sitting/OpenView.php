@@ -15,5 +15,6 @@ final readonly class OpenView
         #[OA\Property(ref: BriefingView::class)] public BriefingView $briefing,
         #[OA\Property(type: 'array', items: new OA\Items(ref: QuestionView::class))] public array $questions,
         #[OA\Property(ref: StateView::class)] public StateView $state,
-    ) {}
+    ) {
+    }
 }

@@ -12,5 +12,6 @@ final readonly class OptionView
     public function __construct(
         #[OA\Property] public string $id,
         #[OA\Property(description: 'Markdown.')] public string $text,
-    ) {}
+    ) {
+    }
 }

@@ -20,5 +20,6 @@ final readonly class QuestionStateView
         #[OA\Property] public bool $checked,
         #[OA\Property] public bool $locked,
         #[OA\Property(description: 'Only once this sitting may see it.', enum: ['right', 'partly', 'missed', 'left_blank', 'pending'], nullable: true)] public ?string $outcome,
-    ) {}
+    ) {
+    }
 }

@@ -19,7 +19,8 @@ final readonly class QuestionView
         #[OA\Property] public string $marks,
         #[OA\Property(description: 'Markdown.')] public string $stem,
         #[OA\Property(type: 'array', items: new OA\Items(ref: OptionView::class))] public array $options,
-    ) {}
+    ) {
+    }
 
     /** @param  array<string, mixed>  $shown */
     public static function of(Sitting $sitting, int $position, string $kind, string $marks, array $shown): self

@@ -18,7 +18,9 @@ use Uplandia\Core\Sitting\PacePlan;
 
 final class SittingController
 {
-    public function __construct(private readonly Sittings $sittings, private readonly Settlement $settlement) {}
+    public function __construct(private readonly Sittings $sittings, private readonly Settlement $settlement)
+    {
+    }
 
     #[Get('/api/sittings/{sitting}', 'Read a briefing', returns: BriefingView::class)]
     public function show(Sitting $sitting): JsonResponse

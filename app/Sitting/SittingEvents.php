@@ -12,7 +12,9 @@ use Uplandia\Core\Sitting\EventKind;
 /** The stored events of a sitting. They are only ever added to. */
 final readonly class SittingEvents
 {
-    public function __construct(private Sitting $sitting) {}
+    public function __construct(private Sitting $sitting)
+    {
+    }
 
     /** @return list<Event> */
     public function all(): array

@@ -26,7 +26,9 @@ final readonly class Sittings
     /** No honest sitting has more; it keeps a runaway page from filling the disk. */
     private const MOST_EVENTS = 20_000;
 
-    public function __construct(private Settlement $settlement) {}
+    public function __construct(private Settlement $settlement)
+    {
+    }
 
     public function state(Sitting $sitting, ?int $now = null): State
     {
@@ -49,10 +51,10 @@ final readonly class Sittings
             $events = new SittingEvents($sitting);
             if ($sitting->status === 'not_started') {
                 $events->add([$events->own(EventKind::Started, $now)]);
-                $sitting->fill(['status' => 'open', 'started_ms' => $now, 'contact_ms' => $now]);
+                $sitting->fill(['status' => 'open', 'started_ms' => $now]);
             }
             $this->pauseIfContactWasLost($sitting, $events, null, $now);
-            $sitting->pen = $tab;
+            $sitting->fill(['pen' => $tab, 'contact_ms' => $now]);
 
             return $this->keep($sitting, $now);
         });
@@ -152,6 +154,11 @@ final readonly class Sittings
         $this->pauseIfContactWasLost($sitting, $stored, $awakeSince, $now);
         [$sound, $refused] = $this->sound($sitting, $events);
         $stored->add($sound);
+        $last = $events === [] ? null : $events[count($events) - 1];
+        if ($last?->kind === EventKind::Left && $last->doneAt() >= (int) $sitting->contact_ms) {
+            // The page has gone: the next one need not ask for the pen. (Unless it has come back before this letter.)
+            $sitting->pen = null;
+        }
         $sitting->contact_ms = $now;
 
         return $refused;
@@ -213,7 +220,6 @@ final readonly class Sittings
     private function keep(Sitting $sitting, int $now): State
     {
         $state = $this->state($sitting, $now);
-        $sitting->contact_ms = $now;
         $sitting->deadline_ms = $state->status === Status::HandedIn ? $state->endedAt : $state->deadline;
         $sitting->active_ms = $state->activeMs;
         $sitting->answered = $state->answered();

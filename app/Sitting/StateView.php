@@ -24,7 +24,8 @@ final readonly class StateView
         #[OA\Property] public int $lastSeq,
         #[OA\Property(type: 'array', items: new OA\Items(ref: QuestionStateView::class), description: 'Those that were asked for or have changed.')] public array $questions,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'), description: 'Event id: why it does not count.')] public object $refused,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<int>|null  $positions  null: all

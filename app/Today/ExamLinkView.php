@@ -12,5 +12,6 @@ final readonly class ExamLinkView
     public function __construct(
         #[OA\Property] public string $slug,
         #[OA\Property] public string $name,
-    ) {}
+    ) {
+    }
 }

@@ -12,5 +12,6 @@ final readonly class ExamsView
     /** @param  list<ExamLinkView>  $exams */
     public function __construct(
         #[OA\Property(type: 'array', items: new OA\Items(ref: ExamLinkView::class))] public array $exams,
-    ) {}
+    ) {
+    }
 }

@@ -17,5 +17,6 @@ final readonly class OpenSittingView
         #[OA\Property] public int $questions,
         #[OA\Property] public int $answered,
         #[OA\Property(description: 'Unix milliseconds; null: not begun.', nullable: true)] public ?int $touchedAt,
-    ) {}
+    ) {
+    }
 }

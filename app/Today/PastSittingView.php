@@ -19,5 +19,6 @@ final readonly class PastSittingView
         #[OA\Property] public string $marks,
         #[OA\Property] public string $possible,
         #[OA\Property(nullable: true)] public ?string $shareOfAll,
-    ) {}
+    ) {
+    }
 }

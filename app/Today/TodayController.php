@@ -22,7 +22,9 @@ final class TodayController
 
     private const OPEN = 20;
 
-    public function __construct(private readonly Sittings $sittings) {}
+    public function __construct(private readonly Sittings $sittings)
+    {
+    }
 
     #[Get('/api/exams', 'List exams', returns: ExamsView::class)]
     public function exams(): JsonResponse

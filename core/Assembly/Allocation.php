@@ -19,7 +19,9 @@ final readonly class Allocation
      * @param  list<int>  $counts  in the order of the topics
      * @param  int  $short  how many of those asked for could not be given
      */
-    private function __construct(public array $counts, public int $short) {}
+    private function __construct(public array $counts, public int $short)
+    {
+    }
 
     /**
      * @param  int  $n  questions wanted, not negative

@@ -13,7 +13,12 @@ use Random\Randomizer;
  */
 final readonly class Draw
 {
-    public function __construct(private Randomizer $chance) {}
+    /** Leaves 39 bits for the moment: enough for Unix seconds until the year 10889. */
+    private const PLACE_BITS = 24;
+
+    public function __construct(private Randomizer $chance)
+    {
+    }
 
     /**
      * @param  list<Unit>  $pool  in an order that is always the same (by id, say)
@@ -40,22 +45,35 @@ final readonly class Draw
     }
 
     /**
+     * Groups seen at the same moment, never seen first, then the oldest. Moment and place are packed into one integer,
+     * since sorting integers is an order of magnitude faster than sorting objects or building 100,000 groups.
+     *
      * @param  list<Unit>  $pool
-     * @return iterable<list<Unit>> groups seen at the same moment, never seen first, then the oldest
+     * @return iterable<list<Unit>>
      */
     private function byLastSeen(array $pool): iterable
     {
-        $never = $seen = [];
-        foreach ($pool as $unit) {
+        $tied = $seen = [];
+        foreach ($pool as $place => $unit) {
             if ($unit->lastSeen === null) {
-                $never[] = $unit;
+                $tied[] = $unit;
             } else {
-                $seen[$unit->lastSeen][] = $unit;
+                $seen[] = $unit->lastSeen << self::PLACE_BITS | $place;
             }
         }
-        yield $never;
-        ksort($seen);
-        yield from $seen;
+        yield $tied;
+        sort($seen);
+        $tied = [];
+        $moment = null;
+        foreach ($seen as $packed) {
+            if ($tied !== [] && $packed >> self::PLACE_BITS !== $moment) {
+                yield $tied;
+                $tied = [];
+            }
+            $moment = $packed >> self::PLACE_BITS;
+            $tied[] = $pool[$packed & (1 << self::PLACE_BITS) - 1];
+        }
+        yield $tied;
     }
 
     /**

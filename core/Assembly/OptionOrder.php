@@ -9,7 +9,9 @@ use Random\Randomizer;
 /** The order in which one sitting shows the options of a question; pinned options keep their place. */
 final readonly class OptionOrder
 {
-    public function __construct(private Randomizer $chance) {}
+    public function __construct(private Randomizer $chance)
+    {
+    }
 
     /**
      * @param  list<string>  $options  ids as stored

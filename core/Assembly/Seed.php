@@ -10,7 +10,9 @@ use Random\Randomizer;
 /** A seed and what is drawn with it: each purpose has a stream of its own, so that adding one never moves another. */
 final readonly class Seed
 {
-    public function __construct(public string $value) {}
+    public function __construct(public string $value)
+    {
+    }
 
     /** @param  string  $purpose  such as "draw" or "options:17" */
     public function stream(string $purpose): Randomizer

@@ -11,7 +11,9 @@ final readonly class Shortfall
      * @param  array<string, int>  $shortByTopic  topic => how many are missing there
      * @param  array<string, int>  $gainByFilter  filter => how many questions dropping it would add, largest first
      */
-    private function __construct(public int $short, public array $shortByTopic, public array $gainByFilter) {}
+    private function __construct(public int $short, public array $shortByTopic, public array $gainByFilter)
+    {
+    }
 
     /**
      * @param  array<string, int>  $asked  topic => questions wanted of it

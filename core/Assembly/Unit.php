@@ -11,5 +11,7 @@ final readonly class Unit
      * @param  list<int>  $questions  ids in order, at least one
      * @param  int|null  $lastSeen  Unix seconds of the latest time any of them was seen; null: never
      */
-    public function __construct(public array $questions, public ?int $lastSeen = null) {}
+    public function __construct(public array $questions, public ?int $lastSeen = null)
+    {
+    }
 }

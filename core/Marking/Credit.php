@@ -12,7 +12,9 @@ use Brick\Math\BigRational;
  */
 final readonly class Credit
 {
-    private function __construct(public ?BigRational $share, public Outcome $outcome) {}
+    private function __construct(public ?BigRational $share, public Outcome $outcome)
+    {
+    }
 
     public static function full(): self
     {

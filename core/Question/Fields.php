@@ -11,7 +11,9 @@ use Brick\Math\Exception\MathException;
 final readonly class Fields
 {
     /** @param  array<mixed>  $fields */
-    public function __construct(private array $fields) {}
+    public function __construct(private array $fields)
+    {
+    }
 
     /** @throws InvalidQuestion */
     public function text(string $name): string

@@ -11,7 +11,9 @@ final readonly class Target
     private const ON_EDGE = 1e-9;
 
     /** @param  list<Point>  $corners */
-    private function __construct(private array $corners, private ?float $radius, private float $aspect) {}
+    private function __construct(private array $corners, private ?float $radius, private float $aspect)
+    {
+    }
 
     /**
      * A circle. Its radius is a share of the picture's width, so the picture's aspect (height / width) is wanted.

@@ -9,5 +9,7 @@ use Uplandia\Core\Marking\Credit;
 /** One question of a sitting with what it earned. */
 final readonly class Marked
 {
-    public function __construct(public Credit $credit, public MarkScheme $scheme) {}
+    public function __construct(public Credit $credit, public MarkScheme $scheme)
+    {
+    }
 }

@@ -27,7 +27,8 @@ final readonly class Totals
         public BigRational $possibleAnswered,
         /** Possible marks of the written answers that wait to be marked. */
         public BigRational $possiblePending,
-    ) {}
+    ) {
+    }
 
     /** @param  iterable<Marked>  $questions */
     public static function of(iterable $questions): self

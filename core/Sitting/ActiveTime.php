@@ -8,7 +8,9 @@ namespace Uplandia\Core\Sitting;
 final readonly class ActiveTime
 {
     /** @param  list<array{int, int|null, int}>  $spells  from, to (null: still running), active time at `from` */
-    private function __construct(private array $spells) {}
+    private function __construct(private array $spells)
+    {
+    }
 
     /** @param  list<array{int, int|null}>  $pauses  from, to (null: still paused), in order and apart */
     public static function since(int $start, array $pauses): self

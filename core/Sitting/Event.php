@@ -28,7 +28,8 @@ final readonly class Event
         public ?int $madeAt = null,
         public ?int $position = null,
         public array|bool|int|string|null $value = null,
-    ) {}
+    ) {
+    }
 
     /** When it was done: what the browser says, but never after the server had it. */
     public function doneAt(): int

@@ -13,7 +13,9 @@ use Brick\Math\RoundingMode;
  */
 final readonly class PacePlan
 {
-    private function __construct(public BigRational $perMark) {}
+    private function __construct(public BigRational $perMark)
+    {
+    }
 
     /**
      * @param  BigRational|int|string  $marks  of the whole test, more than 0

@@ -25,5 +25,6 @@ final readonly class QuestionState
         public bool $checked,
         public bool $locked,
         public int $activeMs,
-    ) {}
+    ) {
+    }
 }

@@ -27,7 +27,8 @@ final readonly class State
         public ?int $deadline,
         public ?int $remainingMs,
         public array $refused,
-    ) {}
+    ) {
+    }
 
     public function answered(): int
     {

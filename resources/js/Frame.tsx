@@ -48,7 +48,7 @@ export function Frame() {
           <img src="/icon.svg" alt="" width="30" height="30" />
           Uplandia
         </Link>
-        <nav aria-label="Main" className="flex flex-1 flex-wrap gap-x-1">
+        <nav aria-label="Main" className="flex flex-1 flex-wrap gap-x-1 max-sm:order-last max-sm:basis-full">
           {PLACES.map(({ to, label, Icon }) => (
             <NavLink
               key={to}
@@ -66,6 +66,7 @@ export function Frame() {
             </NavLink>
           ))}
         </nav>
+        <span className="max-sm:flex-1 sm:hidden" />
         <LookMenu />
       </header>
       <main

@@ -15,5 +15,6 @@ final readonly class ProblemView
         #[OA\Property] public string $message,
         #[OA\Property(description: 'A word for programs, such as open_elsewhere.', nullable: true)] public ?string $reason = null,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))] public object|array $fields = new \stdClass,
-    ) {}
+    ) {
+    }
 }

@@ -32,7 +32,8 @@ final readonly class Clock
         public array $questions,
         /** Active time at which the whole sitting runs out. */
         public ?int $limit,
-    ) {}
+    ) {
+    }
 
     /** @param  array<string, Event>  $events */
     public static function of(Terms $terms, array $events): self

@@ -28,9 +28,9 @@ export function LookMenu() {
         aria-expanded={open}
         aria-controls={id}
         onClick={() => setOpen(!open)}
-        className="flex min-h-11 cursor-pointer items-center gap-1.5 px-1"
+        className="flex min-h-11 cursor-pointer items-center gap-1.5 px-1 max-sm:min-w-9"
       >
-        <SunMoon aria-hidden="true" className="size-4.5" /> Look
+        <SunMoon aria-hidden="true" className="size-4.5" /> <span className="max-sm:sr-only">Look</span>
       </button>
       {open && (
         <div

@@ -11,12 +11,20 @@ import { Choice, Field } from '../../ui/Field';
 import { Loading } from '../../ui/Loading';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
-import { count } from '../../ui/words';
+import { count, MODES } from '../../ui/words';
 import { useExam } from '../today/useExam';
 import { TopicTree } from './TopicTree';
 
 type Recipe = View<'Recipe'>;
 type Pool = Recipe['pools'][number];
+type Mode = Recipe['mode'];
+
+const MODE_LIST: Mode[] = ['tutor', 'timed', 'untimed'];
+const ABOUT_MODES: Record<Mode, string> = {
+  tutor: 'No clock. Check each answer and read why, straight away.',
+  timed: 'A clock and silence; answers and reasons after you hand in.',
+  untimed: 'Silence, but no clock; answers and reasons after you hand in.',
+};
 
 const POOLS: { pool: Pool; label: string; of: (counts: View<'Counts'>) => number }[] = [
   { pool: 'new', label: 'New to me', of: (counts) => counts.new },
@@ -51,7 +59,7 @@ function useRecipe(page: View<'Builder'>) {
     POOLS.map(({ pool }) => pool).filter((pool) => asked.includes(pool)),
   );
   const [number, setNumber] = useState('10');
-  const [mode, setMode] = useState<Recipe['mode']>('tutor');
+  const [mode, setMode] = useState<Mode>('tutor');
   const [spread, setSpread] = useState<NonNullable<Recipe['spread']>>('blueprint');
   const [minutes, setMinutes] = useState('');
   const recipe: Recipe = {
@@ -144,29 +152,12 @@ function Build({ page }: { page: View<'Builder'> }) {
 
           <fieldset>
             <legend className="mb-2 text-lg font-bold">How to sit it</legend>
-            <div className="grid gap-2">
-              <ModeChoice
-                mode="tutor"
-                now={chosen.mode}
-                onPick={chosen.setMode}
-                title="Tutor"
-                about="No clock. Check each answer and read why, straight away."
-              />
-              <ModeChoice
-                mode="timed"
-                now={chosen.mode}
-                onPick={chosen.setMode}
-                title="Timed"
-                about="A clock and silence; answers and reasons after you hand in."
-              />
-              <ModeChoice
-                mode="untimed"
-                now={chosen.mode}
-                onPick={chosen.setMode}
-                title="Untimed"
-                about="Silence, but no clock."
-              />
+            <div className="grid grid-cols-3 gap-2">
+              {MODE_LIST.map((mode) => (
+                <ModeChoice key={mode} mode={mode} now={chosen.mode} onPick={chosen.setMode} />
+              ))}
             </div>
+            <p className="mt-2 min-h-12">{ABOUT_MODES[chosen.mode]}</p>
           </fieldset>
 
           <div className="grid grid-cols-2 items-start gap-4">
@@ -233,27 +224,17 @@ function Build({ page }: { page: View<'Builder'> }) {
   );
 }
 
-function ModeChoice(props: {
-  mode: Recipe['mode'];
-  now: Recipe['mode'];
-  onPick: (mode: Recipe['mode']) => void;
-  title: string;
-  about: string;
-}) {
+function ModeChoice({ mode, now, onPick }: { mode: Mode; now: Mode; onPick: (mode: Mode) => void }) {
   return (
-    // eslint-disable-next-line jsx-a11y/label-has-associated-control -- its text comes in as props
-    <label className="flex cursor-pointer gap-3 rounded-field border border-base-content/50 p-3 has-checked:border-2 has-checked:border-primary has-checked:bg-base-200">
+    <label className="flex min-h-11 cursor-pointer items-center gap-2 rounded-field border border-base-content/50 px-2 has-checked:border-primary has-checked:bg-base-200 has-checked:font-bold has-checked:ring-1 has-checked:ring-primary">
       <input
         type="radio"
         name="mode"
-        className="radio radio-primary mt-0.5"
-        checked={props.mode === props.now}
-        onChange={() => props.onPick(props.mode)}
+        className="radio radio-sm radio-primary"
+        checked={mode === now}
+        onChange={() => onPick(mode)}
       />
-      <span>
-        <span className="block font-bold">{props.title}</span>
-        <span>{props.about}</span>
-      </span>
+      {MODES[mode]}
     </label>
   );
 }

@@ -14,6 +14,9 @@ import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { count, dayTime, duration, MODES } from '../../ui/words';
 
+/** Fewer questions than this say little, whatever the formula says. */
+const THIN = 5;
+
 const STATUS = { above: 'Above the cut', below: 'Below the cut', unsettled: 'Unsettled' };
 
 export function Component() {
@@ -166,7 +169,14 @@ function Line({ topic, cut, sub }: { topic: View<'TopicTally'>; cut: string; sub
       </td>
       <td>{tally.leftBlank || '–'}</td>
       <td className="whitespace-nowrap">{tally.meanMs === null ? '–' : duration(tally.meanMs)}</td>
-      <td className="whitespace-nowrap">{STATUS[topic.status]}</td>
+      <td className="whitespace-nowrap">
+        {STATUS[topic.status]}
+        {tally.questions < THIN && (
+          <span className="block text-sm font-normal text-base-content/75">
+            on only {count(tally.questions, 'question')}
+          </span>
+        )}
+      </td>
     </tr>
   );
 }

@@ -92,7 +92,7 @@ function List({
           <Link
             to={`/review/${sitting}/${item.position + 1}`}
             aria-current={item.position === open ? 'true' : undefined}
-            className={clsx('flex gap-2.5 p-2', item.position === open ? 'bg-base-300/50' : 'hover:bg-base-200')}
+            className={clsx('flex gap-2.5 p-2', item.position === open ? 'bg-base-content/10' : 'hover:bg-base-200')}
           >
             <OutcomeMark outcome={item.outcome} />
             <span className="min-w-0">

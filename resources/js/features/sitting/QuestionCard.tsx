@@ -70,7 +70,7 @@ export function QuestionCard({
                 className={clsx(
                   'grid w-12 shrink-0 cursor-pointer place-items-center rounded-field disabled:cursor-default',
                   struck ? 'text-base-content' : 'text-base-content/65',
-                  'hover:bg-base-300/50',
+                  'hover:bg-base-content/10',
                 )}
               >
                 <Ban aria-hidden="true" className="size-5" />
@@ -84,13 +84,13 @@ export function QuestionCard({
           disabled={state.locked || !choice}
           className="flex flex-wrap items-center gap-x-1 disabled:opacity-60"
         >
-          <legend className="float-left mr-3 pt-2">How sure?</legend>
+          <legend className="float-left mr-3 pt-2.5">How sure?</legend>
           {SURENESS.map(([value, label]) => (
             <label key={value} className="flex min-h-11 cursor-pointer items-center gap-1.5 px-2">
               <input
                 type="radio"
                 name={`${id}-sure`}
-                className="radio radio-sm"
+                className="radio radio-sm border-base-content/70"
                 checked={state.sureness === value}
                 onChange={() => store.beSure(position, value)}
               />

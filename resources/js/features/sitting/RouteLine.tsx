@@ -39,7 +39,7 @@ export function RouteLine({
               onClick={() => onGo(question.position)}
               className={clsx(
                 'relative grid h-14 w-full min-w-9 cursor-pointer justify-items-center rounded-field pt-0.5',
-                question.position === current ? 'bg-base-300/60 font-bold' : 'hover:bg-base-200',
+                question.position === current ? 'bg-base-content/10 font-bold' : 'hover:bg-base-200',
               )}
             >
               <svg

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { Flag, FlagOff, Pause } from 'lucide-react';
+import { ChevronLeft, Flag, FlagOff, Pause } from 'lucide-react';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { explanation, queries, session } from '../../api/queries';
@@ -161,43 +161,46 @@ function Open({
         </div>
       </header>
 
-      <main className="mx-auto w-full max-w-5xl flex-1 px-4 py-6 sm:px-6">
-        {now.refused && (
-          <div className="mb-4">
-            <Notice tone="warn">Your last answer does not count: {now.refused}</Notice>
-          </div>
-        )}
-        {now.status === 'paused' ? (
-          <Paused onResume={() => void store.resume()} timed={sitting.briefing.mode === 'timed'} />
-        ) : checking ? (
-          <HandInCheck
-            questions={questions}
-            busy={handing}
-            waiting={now.link.kind === 'away'}
-            onGo={go}
-            onBack={() => setChecking(false)}
-            onHandIn={() => void handIn()}
-          />
-        ) : (
-          <article className="grid gap-4" aria-labelledby="question">
-            <h1 id="question" ref={heading} tabIndex={-1} className="text-base-content/75 outline-none">
-              Question {current + 1} of {questions.length}
-              {question.marks !== '1' && `, ${question.marks} marks`}
-            </h1>
-            {state.checked && state.outcome ? (
-              <Answered sitting={id} position={current} />
-            ) : (
-              <QuestionCard key={current} question={question} state={state} store={store} />
-            )}
-          </article>
-        )}
+      <main className="w-full flex-1 px-4 py-6 sm:px-6">
+        <div className="mx-auto max-w-5xl">
+          {now.refused && (
+            <div className="mb-4">
+              <Notice tone="warn">Your last answer does not count: {now.refused}</Notice>
+            </div>
+          )}
+          {now.status === 'paused' ? (
+            <Paused onResume={() => void store.resume()} timed={sitting.briefing.mode === 'timed'} />
+          ) : checking ? (
+            <HandInCheck
+              questions={questions}
+              busy={handing}
+              waiting={now.link.kind === 'away'}
+              onGo={go}
+              onBack={() => setChecking(false)}
+              onHandIn={() => void handIn()}
+            />
+          ) : (
+            <article className="grid gap-4" aria-labelledby="question">
+              <h1 id="question" ref={heading} tabIndex={-1} className="text-base-content/75 outline-none">
+                Question {current + 1} of {questions.length}
+                {question.marks !== '1' && `, ${question.marks} marks`}
+              </h1>
+              {state.checked && state.outcome ? (
+                <Answered sitting={id} position={current} />
+              ) : (
+                <QuestionCard key={current} question={question} state={state} store={store} />
+              )}
+            </article>
+          )}
+        </div>
       </main>
 
       {!checking && now.status !== 'paused' && (
         <footer className="sticky bottom-0 border-t border-base-300 bg-base-100 px-4 py-2.5 sm:px-6">
           <div className="mx-auto flex max-w-5xl items-center gap-2 sm:gap-3">
             <Button onClick={() => go(current - 1)} disabled={current === 0}>
-              Back
+              <ChevronLeft aria-hidden="true" className="size-4.5 sm:hidden" />
+              <span className="max-sm:sr-only">Back</span>
             </Button>
             <Button aria-pressed={state.flagged} onClick={() => store.flag(current, !state.flagged)}>
               {state.flagged ? (
@@ -209,7 +212,12 @@ function Open({
             </Button>
             <span className="flex-1" />
             {!last && (
-              <Button weight="quiet" onClick={() => setChecking(true)}>
+              // On a phone there is room for four; handing in is offered again once this question is checked.
+              <Button
+                weight="quiet"
+                className={tutor && !state.checked ? 'max-sm:hidden' : ''}
+                onClick={() => setChecking(true)}
+              >
                 Hand in
               </Button>
             )}

@@ -133,7 +133,7 @@ function BankSeen({ counts }: { counts: View<'Counts'> }) {
       }
     >
       <svg viewBox="0 0 100 14" preserveAspectRatio="none" aria-hidden="true" className="h-8 w-full">
-        <rect y="2" width="100" height="10" className="fill-base-300/50" />
+        <rect y="2" width="100" height="10" className="fill-base-content/15" />
         <rect y="2" width={share(seen)} height="10" className="fill-primary/35" />
         <rect y="2" width={share(counts.gotIt)} height="10" className="fill-primary" />
       </svg>
@@ -179,7 +179,7 @@ function Past({ past }: { past: View<'PastSitting'>[] }) {
           <td className="whitespace-nowrap">
             {line.marks} of {line.possible}
           </td>
-          <td>{line.shareOfAll === null ? '–' : `${line.shareOfAll} %`}</td>
+          <td className="whitespace-nowrap">{line.shareOfAll === null ? '–' : `${line.shareOfAll} %`}</td>
           <td className="whitespace-nowrap">
             {line.answered} of {line.questions}
           </td>

@@ -1,0 +1,186 @@
+import { expect, test } from '@playwright/test';
+import { begin, choose, expectAccessible, expectNoSidewaysScroll, signInAs } from './ways';
+
+test('from sign-in to a marked, explained test, and the next one from what was missed', async ({ page }) => {
+  await signInAs(page, 'Wren Ashlock');
+  await begin(page, { mode: 'Tutor', questions: 6 });
+  for (let i = 0; i < 6; i++) {
+    await choose(page, 0);
+    await page.getByRole('button', { name: 'Check' }).click();
+    await expect(page.getByText('To take with you')).toBeVisible();
+    if (i < 5) await page.getByRole('button', { name: 'Next' }).click();
+  }
+  await page.getByRole('button', { name: 'Hand in' }).click();
+  await expect(page.getByText('Nothing is left blank.')).toBeVisible();
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'By topic' })).toBeVisible();
+  await expect(page.getByText('6 of 6', { exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Review each question' }).click();
+  await expect(page.getByText('To take with you')).toBeVisible();
+  await page.getByRole('tab', { name: 'All (6)' }).click();
+  await page.goto('/build?pools=missed,partly,left_blank');
+  // Six first options in a row are hardly ever all right: options are shuffled.
+  await expect(page.getByRole('button', { name: /^Missed/ })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('spinbutton', { name: 'How many questions' }).fill('1');
+  await page.getByRole('button', { name: 'Build it' }).click();
+  await expect(page.getByRole('heading', { name: '1 question:' })).toBeVisible();
+});
+
+test('a reload in mid-test keeps the question, every answer and the clock', async ({ page }) => {
+  await signInAs(page, 'Tamsin Orrel');
+  await begin(page, { mode: 'Timed', questions: 6, minutes: 9 });
+  await choose(page, 1);
+  await page.getByRole('button', { name: 'Flag', exact: true }).click();
+  await page.getByRole('button', { name: 'Next' }).click();
+  await choose(page, 2);
+  await expect(page.getByText('All saved')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Question 2 of 6' })).toBeVisible();
+  await expect(page.getByRole('radiogroup').getByRole('radio').nth(2)).toBeChecked();
+  await expect(page.getByRole('button', { name: 'Question 1: answered, flagged' })).toBeVisible();
+  await expect(page.getByRole('timer')).toContainText(/^8:[3-5]\d/);
+});
+
+test('answers made without a connection are kept and saved when it is back', async ({ page, context }) => {
+  await signInAs(page, 'Idris Vane');
+  await begin(page, { mode: 'Timed', questions: 5 });
+  await expect(page.getByText('All saved')).toBeVisible();
+  await context.setOffline(true);
+  await choose(page, 0);
+  await page.getByRole('button', { name: 'Next' }).click();
+  await choose(page, 3);
+  await expect(page.getByText('2 kept on this device')).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByText('All saved')).toBeVisible({ timeout: 20_000 });
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Question 1: answered' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Question 2: answered' })).toBeVisible();
+});
+
+test('a second tab must take the pen, and the first is told', async ({ page, context }) => {
+  await signInAs(page, 'Bram Holloway');
+  await begin(page, { mode: 'Timed', questions: 5 });
+  await expect(page.getByText('All saved')).toBeVisible();
+  const second = await context.newPage();
+  await second.goto(page.url());
+  await expect(second.getByText('open in another tab')).toBeVisible();
+  await second.getByRole('button', { name: 'Go on here' }).click();
+  await choose(second, 1);
+  await expect(second.getByText('All saved')).toBeVisible();
+  await choose(page, 2);
+  await expect(page.getByText('open in another tab')).toBeVisible();
+});
+
+test('at zero the test is handed in as it stands', async ({ page }) => {
+  await signInAs(page, 'Noor Selwick');
+  await page.clock.install();
+  await begin(page, { mode: 'Timed', questions: 3, minutes: 1 });
+  await choose(page, 0);
+  await expect(page.getByText('All saved')).toBeVisible();
+  // Only the browser's clock runs ahead: the server's has the last word.
+  await page.clock.fastForward(80_000);
+  await expect(page.getByRole('heading', { name: 'By topic' })).toBeVisible({ timeout: 20_000 });
+});
+
+test('the whole sitting works from the keyboard', async ({ page }) => {
+  await signInAs(page, 'Wren Ashlock');
+  await begin(page, { mode: 'Timed', questions: 3 });
+  await page.keyboard.press('2');
+  await expect(page.getByRole('radiogroup').getByRole('radio').nth(1)).toBeChecked();
+  await page.keyboard.press('f');
+  await page.keyboard.press(']');
+  await expect(page.getByRole('heading', { name: 'Question 2 of 3' })).toBeFocused();
+  await page.keyboard.press('[');
+  await expect(page.getByRole('button', { name: 'Question 1: answered, flagged' })).toBeVisible();
+});
+
+test('a pause stops the clock and keeps the place', async ({ page }) => {
+  await signInAs(page, 'Wren Ashlock');
+  await begin(page, { mode: 'Timed', questions: 3 });
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await expect(page.getByRole('heading', { name: 'Paused' })).toBeVisible();
+  const before = await page.getByRole('timer').textContent();
+  await page.waitForTimeout(1500);
+  expect(await page.getByRole('timer').textContent()).toBe(before);
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByRole('heading', { name: 'Question 1 of 3' })).toBeVisible();
+});
+
+test('what cannot be built is said before and after asking', async ({ page }) => {
+  await signInAs(page, 'Wren Ashlock');
+  await page.goto('/build');
+  await page.getByRole('spinbutton', { name: 'How many questions' }).fill('400');
+  await expect(page.getByRole('alert')).toContainText('and you asked for 400');
+  await expect(page.getByRole('button', { name: 'Build it' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Clear' }).click();
+  await expect(page.getByRole('alert')).toContainText('Choose at least one topic.');
+});
+
+test('an account from beginning to end', async ({ page }) => {
+  await page.goto('/build');
+  await expect(page).toHaveURL(/sign-in\?to=%2Fbuild/);
+  await page.getByRole('link', { name: 'Make an account' }).click();
+  await page.getByLabel('Name').fill('Fern Tolley');
+  await page.getByLabel('E-mail address').fill('fern@corvane.example');
+  await page.getByLabel('Password').fill('short');
+  await page.getByRole('button', { name: 'Make the account' }).click();
+  await expect(page.getByText('at least 10 characters. A short sentence')).toBeVisible();
+  await page.getByLabel('Password').fill('over the saddle');
+  await page.getByRole('button', { name: 'Make the account' }).click();
+  await expect(page.getByText('Good to see you, Fern Tolley.')).toBeVisible();
+  await page.goto('/account');
+  await page.getByRole('button', { name: 'Delete my account…' }).click();
+  await page.getByLabel('Your password').fill('over the saddle');
+  await page.getByRole('button', { name: 'Delete everything' }).click();
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+});
+
+for (const [size, viewport] of Object.entries({
+  desk: { width: 1280, height: 800 },
+  phone: { width: 390, height: 844 },
+  small: { width: 360, height: 640 },
+})) {
+  test(`no screen has a grave fault of accessibility or sticks out sideways: ${size}`, async ({ page }) => {
+    await page.setViewportSize(viewport);
+    const look = async (ready: string) => {
+      await expect(page.getByText(ready).first()).toBeVisible();
+      await expectAccessible(page);
+      await expectNoSidewaysScroll(page);
+    };
+    for (const [path, ready] of [
+      ['/sign-in', 'Or look round'],
+      ['/register', 'I have an account'],
+      ['/forgot', 'Send me a link'],
+      ['/new-password', 'Set it'],
+    ] as const) {
+      await page.goto(path);
+      await look(ready);
+    }
+    await signInAs(page, 'Petra Quill');
+    for (const [path, ready] of [
+      ['/', 'Your way through the bank'],
+      ['/build', 'to draw from'],
+      ['/account', 'Delete my account'],
+      ['/pieces', 'A figure'],
+      ['/nowhere', 'There is no page'],
+    ] as const) {
+      await page.goto(path);
+      await look(ready);
+    }
+    await begin(page, { mode: 'Tutor', questions: 3 });
+    await choose(page, 0);
+    await look('How sure?');
+    await page.getByRole('button', { name: 'Check' }).click();
+    await look('To take with you');
+    await page.getByRole('button', { name: 'Hand in' }).click();
+    await look('Before you hand in');
+    await page.getByRole('button', { name: /^Hand in with/ }).click();
+    await look('Against the cut');
+    await page.getByRole('link', { name: 'Review each question' }).click();
+    await look('Review');
+    for (const theme of ['dusk', 'clear']) {
+      await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme);
+      await expectAccessible(page);
+    }
+  });
+}

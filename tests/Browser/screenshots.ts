@@ -1,0 +1,77 @@
+import { test, type Page } from '@playwright/test';
+import { begin, choose, signInAs } from './ways';
+
+// Taken by `./uplandia screenshots`: each main view as it is now. The phone's and the themes' go to test-results/looks,
+// to be looked at and not kept.
+
+async function shoot(page: Page, name: string, also: { themes?: boolean } = {}): Promise<void> {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  if (also.themes) {
+    for (const theme of ['dusk', 'clear']) {
+      await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme);
+      await page.screenshot({ path: `test-results/looks/${name}-${theme}.png` });
+    }
+    await page.evaluate(() => delete document.documentElement.dataset.theme);
+  }
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.waitForTimeout(200);
+  await page.screenshot({ path: `test-results/looks/${name}-390.png`, fullPage: name !== 'sitting' });
+  await page.setViewportSize({ width: 1280, height: 800 });
+}
+
+test('every main view', async ({ page }) => {
+  await page.goto('/sign-in');
+  await page.getByText('Or look round').waitFor();
+  await shoot(page, 'sign-in');
+  await signInAs(page, 'Wren Ashlock');
+  await page.goto('/build');
+  await page.getByText('to draw from').waitFor();
+  await page.getByRole('button', { name: 'parts of Map and compass' }).click();
+  await shoot(page, 'build');
+
+  await begin(page, { mode: 'Tutor', questions: 8 });
+  for (let i = 0; i < 5; i++) {
+    await choose(page, i % 4);
+    if (i === 1) await page.getByRole('button', { name: 'Flag', exact: true }).click();
+    await page.getByRole('button', { name: 'Check' }).click();
+    await page.getByText('To take with you').waitFor();
+    if (i < 4) await page.getByRole('button', { name: 'Next' }).click();
+  }
+  await shoot(page, 'tutor');
+  await page.getByRole('button', { name: 'Hand in' }).click();
+  await shoot(page, 'hand-in-check');
+  await page.getByRole('button', { name: /^Hand in/ }).click();
+  await page.getByRole('heading', { name: 'By topic' }).waitFor();
+  await shoot(page, 'result', { themes: true });
+  await page.getByRole('link', { name: 'Review each question' }).click();
+  await page.getByText('To take with you').waitFor();
+  await shoot(page, 'review');
+
+  await begin(page, { mode: 'Timed', questions: 40 });
+  for (let i = 0; i < 7; i++) {
+    if (i !== 3) await choose(page, i % 4);
+    if (i === 2 || i === 5) await page.getByRole('button', { name: 'Flag', exact: true }).click();
+    await page.getByRole('button', { name: 'Next' }).click();
+  }
+  await choose(page, 1);
+  await page.getByRole('button', { name: 'Rule out' }).nth(2).click();
+  await page.getByText('All saved').waitFor();
+  await shoot(page, 'sitting', { themes: true });
+  await page.goto('/');
+  await page.getByRole('heading', { name: 'Latest results' }).waitFor();
+  await shoot(page, 'today', { themes: true });
+  await page.goto('/pieces');
+  await page.getByRole('heading', { name: 'Pieces' }).waitFor();
+  await shoot(page, 'pieces');
+  await page.goto('/account');
+  await page.getByRole('heading', { name: 'Account', exact: true }).waitFor();
+  await shoot(page, 'account');
+  await begin(page, { mode: 'Timed', questions: 5 });
+  await page.goto('/build');
+  await page.getByRole('radio', { name: 'Timed', exact: true }).check();
+  await page.getByRole('button', { name: 'Build it' }).click();
+  await page.getByText('a mark').waitFor();
+  await shoot(page, 'briefing');
+});
