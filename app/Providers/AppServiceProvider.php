@@ -26,10 +26,15 @@ final class AppServiceProvider extends ServiceProvider
 
         ResetPassword::createUrlUsing(fn (User $user, string $token): string => url('/new-password?'.http_build_query(['token' => $token, 'email' => $user->email])));
 
-        RateLimiter::for('doors', fn (Request $request): array => [
-            Limit::perMinute(10)->by('address:'.mb_strtolower((string) $request->input('email', ''))."|{$request->ip()}"),
-            Limit::perMinute(60)->by('machine:'.$request->ip()),
-        ]);
+        RateLimiter::for('doors', function (Request $request): array {
+            // Guessing is slowed for each account that is guessed at, and for each machine that guesses.
+            $guessed = $request->string('email')->lower()->value() ?: $request->user()?->getAuthIdentifier();
+
+            return [
+                Limit::perMinute(60)->by('machine:'.$request->ip()),
+                ...($guessed ? [Limit::perMinute(10)->by("account:{$guessed}|{$request->ip()}")] : []),
+            ];
+        });
         RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(600)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
     }
 }

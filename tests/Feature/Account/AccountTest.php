@@ -118,5 +118,9 @@ final class AccountTest extends TestCase
         $this->postJson('/api/session/demo', ['person' => 'nobody'])->assertNotFound();
         $this->postJson('/api/session/demo', ['person' => 'wren'])->assertOk();
         $this->assertAuthenticatedAs($person);
+        // Looking round as many people is no guessing at one account.
+        for ($i = 0; $i < 12; $i++) {
+            $this->postJson('/api/session/demo', ['person' => 'wren'])->assertOk();
+        }
     }
 }

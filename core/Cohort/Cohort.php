@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Uplandia\Core\Cohort;
+
+use Uplandia\Core\Statistics\Sample;
+
+/**
+ * All candidates of the same exam or test, for comparison: each once with the latest sitting of which at least 80 % was
+ * answered. Source: computation.md, section 10.
+ */
+final readonly class Cohort
+{
+    /** Nothing is shown below this. */
+    public const SHOWN_FROM = 20;
+
+    private const ANSWERED_FROM = 0.8;
+
+    /** @param  list<float>  $scores  one a candidate, rising */
+    private function __construct(private array $scores)
+    {
+    }
+
+    /** @param  iterable<Standing>  $standings */
+    public static function of(iterable $standings): self
+    {
+        $latest = [];
+        foreach ($standings as $standing) {
+            if ($standing->answered >= self::ANSWERED_FROM && (! isset($latest[$standing->candidate]) || $standing->at >= $latest[$standing->candidate]->at)) {
+                $latest[$standing->candidate] = $standing;
+            }
+        }
+        $scores = array_map(static fn (Standing $standing): float => $standing->score, array_values($latest));
+        sort($scores);
+
+        return new self($scores);
+    }
+
+    public function size(): int
+    {
+        return count($this->scores);
+    }
+
+    public function mayBeShown(): bool
+    {
+        return $this->size() >= self::SHOWN_FROM;
+    }
+
+    /** (below + ½ equal)/n, 0 to 1; null when there is nobody to compare with. */
+    public function percentile(float $score): ?float
+    {
+        if ($this->scores === []) {
+            return null;
+        }
+        $below = $equal = 0;
+        foreach ($this->scores as $other) {
+            $below += $other < $score ? 1 : 0;
+            $equal += $other === $score ? 1 : 0;
+        }
+
+        return ($below + $equal / 2) / count($this->scores);
+    }
+
+    public function median(): ?float
+    {
+        return Sample::quantile($this->scores, .5);
+    }
+
+    /**
+     * How many scores fall into each of some equal steps from 0 to 1; scores outside go to the first or last.
+     *
+     * @return list<int>
+     */
+    public function distribution(int $steps = 20): array
+    {
+        $counts = array_fill(0, max(1, $steps), 0);
+        foreach ($this->scores as $score) {
+            $counts[max(0, min($steps - 1, (int) floor($score * $steps)))]++;
+        }
+
+        return array_values($counts);
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Uplandia\Core\Mastery;
+
+/**
+ * Maximum a posteriori ability by Fisher scoring: p = c + (1 − c)·σ(θ_t − b), θ_t = θ_0 + δ_t. The information matrix of
+ * (θ_0, δ) is an arrowhead, so one step costs O(responses + topics); its inverse is the covariance (Laplace).
+ * Source: computation.md, section 8.
+ */
+final readonly class AbilityEstimator
+{
+    private const MOST_STEPS = 60;
+
+    private const STILL = 1e-10;
+
+    public function __construct(private Prior $prior = new Prior)
+    {
+    }
+
+    /**
+     * @param  list<Response>  $responses
+     * @param  int  $topics  topics are numbered from 0; one without responses is drawn to the others
+     */
+    public function estimate(array $responses, int $topics): Ability
+    {
+        $data = Internal\Columns::of($responses);
+        $common = $this->prior->mean;
+        $delta = array_fill(0, $topics, 0.0);
+        $height = $this->height($data, $common, $delta);
+        for ($step = 0; $step < self::MOST_STEPS; $step++) {
+            [$toCommon, $toDelta] = $this->step($data, $common, $delta);
+            $share = 1.0;
+            do {
+                $nextCommon = $common + $share * $toCommon;
+                $nextDelta = [];
+                foreach ($delta as $t => $value) {
+                    $nextDelta[] = $value + $share * $toDelta[$t];
+                }
+                $nextHeight = $this->height($data, $nextCommon, $nextDelta);
+                $share /= 2;
+            } while ($nextHeight < $height - 1e-12 && $share > 1e-6);
+            $moved = abs($nextCommon - $common) + array_sum(array_map(abs(...), $toDelta));
+            [$common, $delta, $height] = [$nextCommon, $nextDelta, $nextHeight];
+            if ($moved < self::STILL) {
+                break;
+            }
+        }
+
+        return $this->ability($data, $common, $delta);
+    }
+
+    /**
+     * @param  list<float>  $delta
+     * @return array{float, list<float>}
+     */
+    private function step(Internal\Columns $data, float $common, array $delta): array
+    {
+        [$gradient, $information] = $data->scores($common, $delta);
+        $own = 1 / $this->prior->topicDeviation ** 2;
+        $corner = 1 / $this->prior->deviation ** 2;
+        $right = -($common - $this->prior->mean) * $corner;
+        foreach ($delta as $t => $value) {
+            $wanted = $gradient[$t] - $value * $own;
+            $arm = $information[$t] / ($information[$t] + $own);
+            $right += $gradient[$t] - $arm * $wanted;
+            $corner += $information[$t] * (1 - $arm);
+        }
+        $toCommon = $right / $corner;
+        $toDelta = [];
+        foreach ($delta as $t => $value) {
+            $toDelta[] = ($gradient[$t] - $value * $own - $information[$t] * $toCommon) / ($information[$t] + $own);
+        }
+
+        return [$toCommon, $toDelta];
+    }
+
+    /** @param  list<float>  $delta */
+    private function height(Internal\Columns $data, float $common, array $delta): float
+    {
+        $height = $data->logLikelihood($common, $delta) - ($common - $this->prior->mean) ** 2 / (2 * $this->prior->deviation ** 2);
+        foreach ($delta as $value) {
+            $height -= $value * $value / (2 * $this->prior->topicDeviation ** 2);
+        }
+
+        return $height;
+    }
+
+    /** @param  list<float>  $delta */
+    private function ability(Internal\Columns $data, float $common, array $delta): Ability
+    {
+        [, $information] = $data->scores($common, $delta);
+        $own = 1 / $this->prior->topicDeviation ** 2;
+        $corner = 1 / $this->prior->deviation ** 2;
+        $theta = $variance = $shared = [];
+        foreach ($delta as $t => $value) {
+            $arm = $information[$t] / ($information[$t] + $own);
+            $corner += $information[$t] * (1 - $arm);
+            $theta[] = $common + $value;
+            $variance[] = 1 / ($information[$t] + $own);
+            $shared[] = 1 - $arm;
+        }
+
+        return new Ability($theta, $variance, $shared, 1 / $corner);
+    }
+}
