@@ -8,14 +8,27 @@ use Closure;
 use Uplandia\Core\Assembly\Draw;
 use Uplandia\Core\Assembly\Seed;
 use Uplandia\Core\Assembly\Unit;
+use Uplandia\Core\Calibration\Answers;
+use Uplandia\Core\Calibration\Calibrated;
+use Uplandia\Core\Calibration\Calibration;
+use Uplandia\Core\Calibration\Model;
+use Uplandia\Core\Cohort\SimulatedItem;
+use Uplandia\Core\Cohort\Simulator;
 use Uplandia\Core\Marking\Marker;
+use Uplandia\Core\Mastery\AbilityEstimator;
+use Uplandia\Core\Mastery\Evidence;
+use Uplandia\Core\Mastery\Item;
+use Uplandia\Core\Mastery\Mastery;
+use Uplandia\Core\Mastery\PassOutlook;
+use Uplandia\Core\Mastery\Response;
 use Uplandia\Core\Question\Single;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
 use Uplandia\Core\Sitting\Fold;
-use Uplandia\Core\Sitting\Item;
+use Uplandia\Core\Sitting\Item as SittingItem;
 use Uplandia\Core\Sitting\Mode;
 use Uplandia\Core\Sitting\Terms;
+use Uplandia\Core\Statistics\Sample;
 
 /** What `./uplandia bench` measures. Data is made before the clock starts. */
 final class Measurements
@@ -28,6 +41,8 @@ final class Measurements
             'Drawing 200 from 100,000' => $this->drawing(...),
             'Drawing 200 from 100,000, all seen before' => fn (): array => $this->drawing(seen: true),
             'Fold of 500 questions, 5,000 events' => $this->fold(...),
+            'Mastery and outlook, 50,000 responses, 60 subtopics' => $this->mastery(...),
+            '2PL on 2,000 people × 300 items' => $this->calibration(...),
         ];
     }
 
@@ -69,9 +84,68 @@ final class Measurements
     }
 
     /** @return list<string> */
+    private function mastery(): array
+    {
+        $simulator = new Simulator('bench');
+        $person = $simulator->person(60);
+        $items = array_map(fn (int $i) => $simulator->item($i, $i % 60, ($i % 3) - 1.0, $i % 4 ? .25 : 0.0), range(0, 5999));
+        $responses = $banks = [];
+        for ($i = 0; $i < 50_000; $i++) {
+            $item = $items[$i % 6000];
+            $responses[] = new Response($item->topic, $item->b, $item->c, $simulator->chance->happens($simulator->probability($person, $item)) ? 1.0 : 0.0, Evidence::weight($i % 300));
+        }
+        foreach ($items as $item) {
+            $banks[$item->topic][] = new Item($item->b, $item->c);
+        }
+
+        return Stopwatch::compare(200, function () use ($responses, $banks): PassOutlook {
+            $ability = (new AbilityEstimator)->estimate($responses, 60);
+
+            return PassOutlook::of($ability, array_fill(0, 60, 2), 78, array_map(fn (int $t): Mastery => Mastery::of($ability, $t, $banks[$t]), range(0, 59)));
+        }, function () use ($responses): float {
+            $sum = 0.0;
+            foreach ($responses as $response) {
+                $sum += $response->w * $response->x;
+            }
+
+            return $sum;
+        });
+    }
+
+    /** @return list<string> */
+    private function calibration(): array
+    {
+        $simulator = new Simulator('recovery of 300');
+        $items = array_map(fn (int $i) => $simulator->item($i, 0, ($i % 5 - 2) * .7, 0.0), range(0, 299));
+        $people = array_map(function () use ($simulator, $items): array {
+            $theta = $simulator->chance->normal();
+
+            return array_map(fn (SimulatedItem $item): float => $simulator->chance->happens(1 / (1 + exp(-$item->a * ($theta - $item->b)))) ? 1.0 : 0.0, $items);
+        }, range(1, 2000));
+        $answers = Answers::ofPeople($people, 300);
+        $found = null;
+        $row = Stopwatch::compare(120_000, function () use ($answers, &$found): void {
+            $found = (new Calibration(Model::TwoParameter, 41, 1e-3))->of($answers);
+        }, function () use ($people): float {
+            $sum = 0.0;
+            foreach ($people as $pattern) {
+                foreach ($pattern as $credit) {
+                    $sum += $credit;
+                }
+            }
+
+            return $sum;
+        }, 1);
+        assert($found instanceof Calibrated);
+        $row[0] .= sprintf(' (r of b %.3f, of a %.3f)', Sample::correlation(array_column($items, 'b'), array_column($found->items, 'b')), Sample::correlation(array_column($items, 'a'), array_column($found->items, 'a')));
+
+        return $row;
+    }
+
+    /** @return list<string> */
     private function fold(): array
     {
-        $terms = new Terms(Mode::Timed, array_fill(0, 500, new Item), 4 * 3600 * 1000);
+        $terms = new Terms(Mode::Timed, array_fill(0, 500, new SittingItem), 4 * 3600 * 1000);
         $events = [new Event('start', 1, EventKind::Started, 0)];
         foreach (range(2, 5000) as $seq) {
             $kind = [EventKind::Shown, EventKind::Answered, EventKind::Struck, EventKind::Flagged, EventKind::Sureness][$seq % 5];

@@ -28,7 +28,7 @@ final class AppServiceProvider extends ServiceProvider
 
         RateLimiter::for('doors', function (Request $request): array {
             // Guessing is slowed for each account that is guessed at, and for each machine that guesses.
-            $guessed = $request->string('email')->lower()->value() ?: $request->user()?->getAuthIdentifier();
+            $guessed = $request->string('email')->lower()->value() ?: ($request->has('current_password') ? $request->user()?->getAuthIdentifier() : null);
 
             return [
                 Limit::perMinute(60)->by('machine:'.$request->ip()),

@@ -94,13 +94,12 @@ final readonly class Calibration
     private function maximise(Internal\Expectation $expected, GaussHermite $grid, array $a, array $d, array $chance, Answers $answers, array $author): array
     {
         $slopeGradient = $slopeInformation = 0.0;
+        $nextA = $nextD = [];
         foreach ($a as $item => $slope) {
             $prior = $author !== [] && $answers->perItem[$item] < self::SHRUNK_BELOW ? $author[$item] : null;
-            if ($answers->perItem[$item] === 0 && $prior === null) {
-                continue;
-            }
             $intercept = $d[$item];
-            for ($step = 0; $step < 3; $step++) {
+            $steps = $answers->perItem[$item] === 0 && $prior === null ? 0 : 3;
+            for ($step = 0; $step < $steps; $step++) {
                 [$ga, $gd, $iaa, $iad, $idd] = self::scores($expected->n[$item], $expected->r[$item], $grid->nodes, $slope, $intercept, $chance[$item]);
                 if ($prior !== null) {
                     [$ga, $gd, $iaa, $iad, $idd] = self::shrunk($ga, $gd, $iaa, $iad, $idd, $slope, $intercept, $prior, $this->model);
@@ -114,8 +113,8 @@ final readonly class Calibration
                 $slope = min(self::STEEPEST, max(self::FLATTEST, $slope + self::bounded(($idd * $ga - $iad * $gd) / $determinant)));
                 $intercept += self::bounded(($iaa * $gd - $iad * $ga) / $determinant);
             }
-            $a[$item] = $slope;
-            $d[$item] = $intercept;
+            $nextA[] = $slope;
+            $nextD[] = $intercept;
             if ($this->model === Model::Rasch) {
                 [$ga, , $iaa, $iad, $idd] = self::scores($expected->n[$item], $expected->r[$item], $grid->nodes, $slope, $intercept, $chance[$item]);
                 $slopeGradient += $ga;
@@ -124,10 +123,10 @@ final readonly class Calibration
         }
         if ($this->model === Model::Rasch && $slopeInformation > 0) {
             $common = min(self::STEEPEST, max(self::FLATTEST, $a[0] + self::bounded($slopeGradient / $slopeInformation)));
-            $a = array_fill(0, count($a), $common);
+            $nextA = array_fill(0, count($a), $common);
         }
 
-        return [$a, $d];
+        return [$nextA, $nextD];
     }
 
     /**

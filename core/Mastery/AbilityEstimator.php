@@ -13,7 +13,11 @@ final readonly class AbilityEstimator
 {
     private const MOST_STEPS = 60;
 
-    private const STILL = 1e-10;
+    /** No parameter moves further than this: it has arrived. */
+    private const STILL = 1e-8;
+
+    /** A longer step is tried before it is taken, for with guessing the likelihood is not concave everywhere. */
+    private const LONG = 0.5;
 
     public function __construct(private Prior $prior = new Prior)
     {
@@ -28,27 +32,40 @@ final readonly class AbilityEstimator
         $data = Internal\Columns::of($responses);
         $common = $this->prior->mean;
         $delta = array_fill(0, $topics, 0.0);
-        $height = $this->height($data, $common, $delta);
         for ($step = 0; $step < self::MOST_STEPS; $step++) {
             [$toCommon, $toDelta] = $this->step($data, $common, $delta);
-            $share = 1.0;
-            do {
-                $nextCommon = $common + $share * $toCommon;
-                $nextDelta = [];
-                foreach ($delta as $t => $value) {
-                    $nextDelta[] = $value + $share * $toDelta[$t];
-                }
-                $nextHeight = $this->height($data, $nextCommon, $nextDelta);
-                $share /= 2;
-            } while ($nextHeight < $height - 1e-12 && $share > 1e-6);
-            $moved = abs($nextCommon - $common) + array_sum(array_map(abs(...), $toDelta));
-            [$common, $delta, $height] = [$nextCommon, $nextDelta, $nextHeight];
-            if ($moved < self::STILL) {
+            $longest = max([abs($toCommon), ...array_map(abs(...), $toDelta)]);
+            $share = $longest > self::LONG ? $this->uphill($data, $common, $delta, $toCommon, $toDelta) : 1.0;
+            $common += $share * $toCommon;
+            $delta = array_map(static fn (float $value, float $to): float => $value + $share * $to, $delta, $toDelta);
+            if ($longest < self::STILL) {
                 break;
             }
         }
 
         return $this->ability($data, $common, $delta);
+    }
+
+    /**
+     * The largest half, quarter, … of a long step that does not lead downhill.
+     *
+     * @param  list<float>  $delta
+     * @param  list<float>  $toDelta
+     */
+    private function uphill(Internal\Columns $data, float $common, array $delta, float $toCommon, array $toDelta): float
+    {
+        $here = $this->height($data, $common, $delta);
+        for ($share = 1.0; $share > 1e-3; $share /= 2) {
+            $there = [];
+            foreach ($delta as $t => $value) {
+                $there[] = $value + $share * $toDelta[$t];
+            }
+            if ($this->height($data, $common + $share * $toCommon, $there) >= $here) {
+                return $share;
+            }
+        }
+
+        return $share;
     }
 
     /**

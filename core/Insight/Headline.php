@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Uplandia\Core\Insight;
+
+use Brick\Math\BigRational;
+use Uplandia\Core\Scoring\Marked;
+use Uplandia\Core\Scoring\Shown;
+use Uplandia\Core\Scoring\Status;
+use Uplandia\Core\Scoring\Totals;
+
+/**
+ * The sentences at the head of a result: first where it stands, then the two most useful facts. Made by rule, from
+ * facts that carry their weight; the words are our own and never cheer or scold.
+ */
+final readonly class Headline
+{
+    /** Below this share of answers a result says little. */
+    private const INCOMPLETE_BELOW = 0.8;
+
+    /** Fewer questions than this are no basis for praise or worry. */
+    private const FEW = 10;
+
+    private const FACTS = 2;
+
+    /** @param  list<string>  $facts  at most two, the most useful first */
+    private function __construct(public string $opening, public array $facts)
+    {
+    }
+
+    /**
+     * @param  list<Answer>  $answers  in the order of the test
+     * @param  list<int>  $changed  positions whose answer was changed
+     * @param  BigRational  $cut  share that passes
+     */
+    public static function of(array $answers, array $changed, BigRational $cut): self
+    {
+        $totals = Totals::of(array_map(static fn (Answer $answer) => new Marked($answer->credit, $answer->scheme), $answers));
+        $facts = self::facts($answers, $changed, $totals, $cut->toFloat());
+        usort($facts, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+
+        return new self(self::opening($totals, $cut), array_slice(array_column($facts, 1), 0, self::FACTS));
+    }
+
+    private static function opening(Totals $totals, BigRational $cut): string
+    {
+        $share = $totals->shareOfAll();
+        if ($share === null || $totals->answered() === 0) {
+            return 'Nothing was answered, so there is nothing to read from this test yet.';
+        }
+        if ($totals->pending > 0) {
+            return self::count($totals->pending, 'written answer waits', 'written answers wait').' to be marked; until then this is part of the picture.';
+        }
+        if ($totals->answered() < self::INCOMPLETE_BELOW * $totals->questions) {
+            return "You answered {$totals->answered()} of {$totals->questions}, so read this as a sample, not as a result.";
+        }
+        $percent = Shown::percent($share).' %';
+        $distance = $share->minus($cut)->toFloat();
+        if ($totals->questions < self::FEW) {
+            return "{$percent} of a short test: take it as a hint.";
+        }
+
+        return match (true) {
+            $share->isEqualTo(1) => 'Every mark there was. Harder or newer questions will tell you more.',
+            $distance >= .15 => "{$percent}, well above the cut.",
+            $distance >= .03 => "{$percent}, above the cut.",
+            $distance >= 0 => "{$percent}, on the cut: on another day it could go either way.",
+            $distance >= -.1 => "{$percent}, not far below the cut.",
+            $distance >= -.3 => "{$percent}, below the cut; the topics below show where the marks are.",
+            default => "{$percent}. This is early ground: read the reasons before you sit the next one.",
+        };
+    }
+
+    /**
+     * @param  list<Answer>  $answers
+     * @param  list<int>  $changed
+     * @return list<array{float, string}> weight (about how many marks it bears on), sentence
+     */
+    private static function facts(array $answers, array $changed, Totals $totals, float $cut): array
+    {
+        $sureness = SurenessReport::of($answers);
+        $timing = Timing::of($answers);
+        $changes = Changes::of($answers, $changed);
+        $striking = Striking::of($answers);
+        $facts = [];
+        $add = static function (float $weight, string $sentence) use (&$facts): void {
+            if ($weight > 0) {
+                $facts[] = [$weight, $sentence];
+            }
+        };
+
+        $add(1.6 * $sureness->footing['false_footing'], self::count($sureness->footing['false_footing'], 'answer was', 'answers were').' sure and wrong. Begin the review there.');
+        $add(.7 * $sureness->footing['lucky_step'], self::count($sureness->footing['lucky_step'], 'right answer was', 'right answers were').' a guess: the marks are there, the ground is not yet.');
+        $add($totals->leftBlank, self::count($totals->leftBlank, 'question was', 'questions were').' left blank.');
+        $add(1.2 * $changes->rightToWrong - $changes->wrongToRight, self::count($changes->rightToWrong, 'right answer was', 'right answers were').' changed to a wrong one.');
+        $add(.8 * ($changes->wrongToRight - $changes->rightToWrong), 'Second thoughts helped: '.self::count($changes->wrongToRight, 'answer was', 'answers were').' mended.');
+        $add(1.1 * count($timing->fastAndMissed), self::count(count($timing->fastAndMissed), 'miss was', 'misses were').' quick, faster than most people read the question.');
+        $add(1.3 * $striking->keyStruck, 'The right option was ruled out in '.self::count($striking->keyStruck, 'question', 'questions').'.');
+        if ($timing->fades()) {
+            $add(count($answers) / 8, sprintf('Accuracy fell from %d %% in the first quarter to %d %% in the last.', round(100 * (float) $timing->quarters[0]), round(100 * (float) $timing->quarters[3])));
+        }
+        foreach (Breakdown::by($answers, 'topic', $cut) as $group) {
+            $lost = $group->totals->possible->minus($group->totals->marks)->toFloat();
+            if ($group->status === Status::Below) {
+                $add($lost, "{$group->name} is where marks went: ".Shown::decimal($group->totals->marks).' of '.Shown::decimal($group->totals->possible).' marks.');
+            } elseif ($group->status === Status::Above) {
+                $add(.3 * $group->totals->questions * .5, "{$group->name} holds: ".Shown::decimal($group->totals->marks).' of '.Shown::decimal($group->totals->possible).' marks.');
+            }
+        }
+
+        return $facts;
+    }
+
+    private static function count(int $n, string $one, string $many): string
+    {
+        return "{$n} ".($n === 1 ? $one : $many);
+    }
+}

@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Insight;
+
+use Brick\Math\BigRational;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+use Uplandia\Core\Insight\Answer;
+use Uplandia\Core\Insight\Breakdown;
+use Uplandia\Core\Insight\Changes;
+use Uplandia\Core\Insight\Footing;
+use Uplandia\Core\Insight\Headline;
+use Uplandia\Core\Insight\Leaning;
+use Uplandia\Core\Insight\Striking;
+use Uplandia\Core\Insight\SurenessReport;
+use Uplandia\Core\Insight\Timing;
+use Uplandia\Core\Marking\Credit;
+use Uplandia\Core\Marking\Outcome;
+use Uplandia\Core\Scoring\MarkScheme;
+use Uplandia\Core\Sitting\Sureness;
+
+final class InsightTest extends TestCase
+{
+    /**
+     * @param  string  $results  a letter a question: r(ight), p(artly), m(issed), b(lank), w(aits)
+     * @return list<Answer>
+     */
+    private function answers(string $results, ?Sureness $sureness = null, string $topic = 'Weather', int $ms = 30_000, int $from = 0): array
+    {
+        return array_map(fn (string $letter, int $i): Answer => new Answer($from + $i, ['topic' => $topic], $this->credit($letter), new MarkScheme, $this->credit($letter), $ms, 60_000.0, $sureness, .25), str_split($results), array_keys(str_split($results)));
+    }
+
+    private function credit(string $letter): Credit
+    {
+        return match ($letter) {
+            'r' => Credit::full(), 'p' => Credit::ratio(1, 2), 'm' => Credit::nothing(), 'w' => Credit::pending(), default => Credit::leftBlank(),
+        };
+    }
+
+    public function test_a_breakdown_counts_every_question_once(): void
+    {
+        $groups = Breakdown::by([...$this->answers('rrmb'), ...$this->answers('rp', topic: 'Map', from: 4)], 'topic', .65);
+
+        self::assertSame(['Weather', 'Map'], array_column($groups, 'name'));
+        self::assertSame([4, 2, 1, 1], [$groups[0]->totals->questions, $groups[0]->totals->right, $groups[0]->totals->missed, $groups[0]->totals->leftBlank]);
+        self::assertSame('3/2', (string) $groups[1]->totals->marks);
+        self::assertSame(30_000.0, $groups[0]->meanMs);
+        self::assertSame([], Breakdown::by($this->answers('rr'), 'season', .65));
+    }
+
+    public function test_calibration_and_brier_are_means_over_what_was_stated(): void
+    {
+        $report = SurenessReport::of([...$this->answers('rrrm', Sureness::Sure), ...$this->answers('rm', Sureness::Leaning), ...$this->answers('m', Sureness::Guess), ...$this->answers('bw', Sureness::Sure)]);
+
+        self::assertSame(7, $report->n);
+        // Stated 4·.95 + 2·.65 + .25 = 5.35, credit 4.
+        self::assertEqualsWithDelta(1.35 / 7, $report->calibration, 1e-12);
+        self::assertEqualsWithDelta((3 * .05 ** 2 + .95 ** 2 + .35 ** 2 + .65 ** 2 + .25 ** 2) / 7, $report->brier, 1e-12);
+        self::assertSame(['firm' => 3, 'false_footing' => 1, 'lucky_step' => 0, 'open_ground' => 1], $report->footing);
+        self::assertNull(SurenessReport::of($this->answers('rrm'))->brier);
+    }
+
+    public function test_a_level_is_called_over_confident_only_when_its_interval_excludes_the_stated_value(): void
+    {
+        $sure = fn (string $results): Leaning => SurenessReport::of($this->answers($results, Sureness::Sure))->levels[0]->leaning;
+
+        self::assertSame(Leaning::Neither, $sure('rrrrm'));
+        self::assertSame(Leaning::OverConfident, $sure(str_repeat('rrmmr', 4)));
+        $guess = SurenessReport::of($this->answers(str_repeat('r', 12), Sureness::Guess))->levels[2];
+        self::assertSame([Leaning::UnderConfident, 12, .25], [$guess->leaning, $guess->n, $guess->stated]);
+    }
+
+    #[TestWith([Sureness::Sure, Outcome::Right, Footing::Firm])]
+    #[TestWith([Sureness::Sure, Outcome::Missed, Footing::FalseFooting])]
+    #[TestWith([Sureness::Guess, Outcome::Right, Footing::LuckyStep])]
+    #[TestWith([Sureness::Guess, Outcome::Missed, Footing::OpenGround])]
+    #[TestWith([Sureness::Leaning, Outcome::Right, null])]
+    #[TestWith([Sureness::Sure, Outcome::Partly, null])]
+    #[TestWith([null, Outcome::Right, null])]
+    public function test_footing_is_sureness_against_outcome(?Sureness $sureness, Outcome $outcome, ?Footing $footing): void
+    {
+        self::assertSame($footing, Footing::of($sureness, $outcome));
+    }
+
+    public function test_first_answers_are_held_against_last_ones(): void
+    {
+        $make = fn (int $position, string $first, string $last): Answer => new Answer($position, [], $this->credit($last), new MarkScheme, $this->credit($first));
+        $changes = Changes::of([$make(0, 'm', 'r'), $make(1, 'r', 'm'), $make(2, 'm', 'm'), $make(3, 'p', 'r'), $make(4, 'm', 'm'), $make(5, 'r', 'b')], [0, 1, 2, 3, 5]);
+
+        self::assertSame([2, 1, 1], [$changes->wrongToRight, $changes->rightToWrong, $changes->wrongToWrong]);
+    }
+
+    public function test_timing_names_the_slowest_the_quarters_and_quick_and_slow_misses(): void
+    {
+        $answers = [];
+        foreach ([20, 90, 100, 30, 61, 10, 39, 91] as $i => $seconds) {
+            $answers[] = new Answer($i, [], $this->credit('rrrrmmmm'[$i]), new MarkScheme, null, $seconds * 1000, 60_000.0);
+        }
+        $timing = Timing::of($answers);
+
+        self::assertSame([2, 7, 1, 4, 6], $timing->slowest);
+        self::assertSame([1.0, 1.0, 0.0, 0.0], $timing->quarters);
+        self::assertTrue($timing->fades());
+        self::assertSame([[5, 6], [7]], [$timing->fastAndMissed, $timing->slowAndMissed]);
+        self::assertFalse(Timing::of([])->fades());
+    }
+
+    public function test_striking_counts_lost_keys_and_accuracy_between_two(): void
+    {
+        $make = fn (array $struck, string $result): Answer => new Answer(0, [], $this->credit($result), new MarkScheme, options: ['a', 'b', 'c', 'd'], struck: $struck, key: 'a');
+        $striking = Striking::of([$make(['c', 'd'], 'r'), $make(['a', 'd'], 'm'), $make(['b'], 'r'), $make([], 'r'), $make(['zz'], 'r')]);
+
+        self::assertSame([3, 1, 2, .5], [$striking->questions, $striking->keyStruck, $striking->narrowedToTwo, $striking->accuracyNarrowed]);
+    }
+
+    #[TestWith(['rrrrrrrrrrrrrrrrrrrr', 'Every mark there was.'])]
+    #[TestWith(['rrrrrrrrrrrrrrrrrrmm', 'well above the cut.'])]
+    #[TestWith(['rrrrrrrrrrrrrrmmmmmm', '70 %, above the cut.'])]
+    #[TestWith(['rrrrrrrrrrrrrmmmmmmm', '65 %, on the cut'])]
+    #[TestWith(['rrrrrrrrrrrrmmmmmmmm', 'not far below the cut.'])]
+    #[TestWith(['rrrrrrrrmmmmmmmmmmmm', 'below the cut; the topics'])]
+    #[TestWith(['rrmmmmmmmmmmmmmmmmmm', 'This is early ground'])]
+    #[TestWith(['rrrbbbbbbb', 'You answered 3 of 10'])]
+    #[TestWith(['rrm', 'take it as a hint.'])]
+    #[TestWith(['bbb', 'Nothing was answered'])]
+    #[TestWith(['rrrrrrrrrrw', '1 written answer waits to be marked'])]
+    public function test_the_opening_says_where_the_result_stands(string $results, string $words): void
+    {
+        $headline = Headline::of($this->answers($results), [], BigRational::of('0.65'));
+
+        self::assertStringContainsString($words, $headline->opening);
+        self::assertStringNotContainsString('!', $headline->opening.implode($headline->facts));
+    }
+
+    public function test_the_two_most_useful_facts_are_named_and_no_more(): void
+    {
+        $answers = [...$this->answers('mmmmmm', Sureness::Sure), ...$this->answers('rrrrrrrrrrr', topic: 'Map', from: 6), ...$this->answers('bbb', topic: 'Rope', from: 17)];
+        $facts = Headline::of($answers, [], BigRational::of('0.65'))->facts;
+
+        self::assertCount(2, $facts);
+        self::assertSame('6 answers were sure and wrong. Begin the review there.', $facts[0]);
+    }
+}

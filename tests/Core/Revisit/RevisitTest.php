@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Revisit;
+
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+use Uplandia\Core\Marking\Outcome;
+use Uplandia\Core\Revisit\Attempt;
+use Uplandia\Core\Revisit\Gap;
+use Uplandia\Core\Revisit\Grade;
+use Uplandia\Core\Revisit\Memory;
+use Uplandia\Core\Revisit\Scheduler;
+use Uplandia\Core\Sitting\Sureness;
+
+final class RevisitTest extends TestCase
+{
+    public function test_the_reviews_of_the_worked_example(): void
+    {
+        $memory = Scheduler::first(Grade::Good);
+        $seen = [[$memory->stability, $memory->difficulty]];
+        foreach ([[3, 3], [4, 10], [1, 30], [2, 2], [3, 5]] as [$grade, $days]) {
+            $memory = Scheduler::next($memory, Grade::from($grade), $days);
+            $seen[] = [$memory->stability, $memory->difficulty];
+        }
+        $expected = [[2.3065, 2.1181], [13.8269, 2.1112], [76.8034, 1], [3.4429, 7.027], [5.833, 8.0116], [12.0914, 7.9988]];
+        foreach ($expected as $i => $pair) {
+            self::assertEqualsWithDelta($pair, $seen[$i], 6e-5, "review {$i}");
+        }
+    }
+
+    public function test_recall_after_as_many_days_as_the_stability_is_nine_tenths(): void
+    {
+        self::assertEqualsWithDelta(.9, Scheduler::recall(new Memory(17.3, 5), 17.3), 1e-12);
+        self::assertSame(1.0, Scheduler::recall(new Memory(17.3, 5), 0));
+    }
+
+    public function test_an_interval_is_at_least_a_day_and_ends_before_the_exam(): void
+    {
+        self::assertSame(14, Scheduler::interval(new Memory(13.83, 2)));
+        self::assertSame(1, Scheduler::interval(new Memory(.2, 2)));
+        self::assertSame(9, Scheduler::interval(new Memory(13.83, 2), 10));
+        self::assertSame(1, Scheduler::interval(new Memory(13.83, 2), 1));
+    }
+
+    public function test_memory_stays_within_bounds_through_any_history(): void
+    {
+        $chance = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar(5));
+        for ($round = 0; $round < 200; $round++) {
+            $memory = Scheduler::first(Grade::from($chance->getInt(1, 4)));
+            for ($i = 0; $i < 30; $i++) {
+                $before = $memory;
+                $grade = Grade::from($chance->getInt(1, 4));
+                $memory = Scheduler::next($memory, $grade, $chance->getInt(1, 200));
+                self::assertGreaterThanOrEqual(1.0, $memory->difficulty);
+                self::assertLessThanOrEqual(10.0, $memory->difficulty);
+                self::assertGreaterThan(0.0, $memory->stability);
+                self::assertSame($grade === Grade::Lost, $memory->stability < $before->stability);
+            }
+        }
+    }
+
+    #[TestWith([Outcome::Missed, Sureness::Sure, 1000, 1])]
+    #[TestWith([Outcome::LeftBlank, null, 1000, 1])]
+    #[TestWith([Outcome::Partly, Sureness::Sure, 1000, 2])]
+    #[TestWith([Outcome::Right, Sureness::Guess, 1000, 2])]
+    #[TestWith([Outcome::Right, Sureness::Leaning, 1000, 3])]
+    #[TestWith([Outcome::Right, null, 1000, 3])]
+    #[TestWith([Outcome::Right, Sureness::Sure, 30_000, 3])]
+    #[TestWith([Outcome::Right, Sureness::Sure, 29_999, 4])]
+    public function test_grades_follow_outcome_sureness_and_speed(Outcome $outcome, ?Sureness $sureness, int $ms, int $grade): void
+    {
+        self::assertSame($grade, Grade::of($outcome, $sureness, $ms, 30_000.0)->value);
+    }
+
+    /** @param  list<array{int, string, string|null}>  $attempts */
+    #[TestWith([[[1, 'missed', null], [2, 'right', null], [3, 'right', null]], 3])]
+    #[TestWith([[[1, 'missed', null], [2, 'right', null], [2, 'right', null]], null])]
+    #[TestWith([[[1, 'missed', null], [2, 'right', null], [2, 'right', null], [4, 'right', 'sure']], 4])]
+    #[TestWith([[[1, 'missed', null], [2, 'right', null], [3, 'right', 'guess']], null])]
+    #[TestWith([[[1, 'missed', null], [2, 'right', 'guess'], [3, 'right', 'leaning']], 3])]
+    #[TestWith([[[1, 'missed', null], [2, 'right', null], [3, 'partly', null], [4, 'right', null]], null])]
+    #[TestWith([[[1, 'missed', null], [2, 'right', null], [3, 'right', null], [9, 'missed', null]], null])]
+    #[TestWith([[], null])]
+    public function test_a_gap_closes_after_two_right_answers_on_different_days(array $attempts, ?int $closedOn): void
+    {
+        $gap = Gap::after(array_map(fn (array $attempt): Attempt => new Attempt($attempt[0], Outcome::from($attempt[1]), $attempt[2] === null ? null : Sureness::from($attempt[2])), $attempts));
+
+        self::assertSame([$closedOn === null, $closedOn], [$gap->isOpen, $gap->closedOn]);
+    }
+}
