@@ -65,6 +65,20 @@ final class EdgeTest extends TestCase
         $this->postJson('/api/session', ['email' => 'a@b.example', 'password' => 'x'])->assertStatus(419)->assertJsonPath('reason', 'stale_page');
     }
 
+    public function test_a_failed_query_is_logged_without_what_was_bound_to_it(): void
+    {
+        $log = sys_get_temp_dir().'/uplandia-log-'.getmypid();
+        config(['logging.channels.app.path' => $log, 'logging.default' => 'app']);
+        Route::get('/api/asks', fn () => DB::select('select * from nowhere where answer = ?', ['a private answer']));
+        $this->getJson('/api/asks')->assertStatus(500);
+        $said = (string) file_get_contents($log);
+        unlink($log);
+
+        self::assertStringContainsString('select * from nowhere where answer = ?', $said);
+        self::assertStringNotContainsString('private', $said);
+        self::assertIsArray(json_decode(trim($said), true));
+    }
+
     public function test_the_contract_on_disk_is_the_one_the_code_describes(): void
     {
         self::assertSame(Contract::json(), file_get_contents(base_path(Contract::FILE)));
