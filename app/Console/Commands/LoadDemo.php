@@ -6,7 +6,10 @@ namespace App\Console\Commands;
 
 use App\Account\Role;
 use App\Account\User;
+use App\Question\Exam;
+use App\Sitting\Sitting;
 use App\Workshop\BankLoader;
+use App\Workshop\DemoHistory;
 use App\Workshop\InvalidBank;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Hash;
@@ -20,7 +23,7 @@ final class LoadDemo extends Command
 
     protected $description = 'Load the demo exams and the made-up people to sign in as; safe to run again';
 
-    public function handle(BankLoader $loader): int
+    public function handle(BankLoader $loader, DemoHistory $history): int
     {
         try {
             foreach (glob(database_path('demo/*/exam.yaml')) ?: [] as $sheet) {
@@ -32,21 +35,26 @@ final class LoadDemo extends Command
 
             return self::FAILURE;
         }
-        $this->people();
+        $this->people($history);
 
         return self::SUCCESS;
     }
 
-    private function people(): void
+    private function people(DemoHistory $history): void
     {
-        /** @var list<array{key: string, name: string, about: string, role?: string, extra_time?: string}> $people */
+        $exam = Exam::query()->orderBy('position')->firstOrFail();
+        /** @var list<array{key: string, name: string, about: string, role?: string, extra_time?: string, story?: array{days: int, sittings: int, questions: int, ability: float, growth: float, bias: float}}> $people */
         $people = Yaml::parseFile(database_path('demo/people.yaml'));
         $password = Hash::make(self::PASSWORD);
         foreach ($people as $person) {
-            (User::query()->where('made_up_as', $person['key'])->first() ?? new User)->forceFill([
+            $user = User::query()->where('made_up_as', $person['key'])->first() ?? new User;
+            $user->forceFill([
                 'name' => $person['name'], 'email' => "{$person['key']}@corvane.example", 'about' => $person['about'], 'password' => $password,
                 'role' => Role::from($person['role'] ?? 'candidate'), 'extra_time' => $person['extra_time'] ?? '1', 'made_up_as' => $person['key'],
             ])->save();
+            if (isset($person['story']) && ! Sitting::query()->where('user_id', $user->id)->exists()) {
+                $this->line("{$person['name']}: {$history->tell($user->refresh(), $exam, $person['story'])} sittings.");
+            }
         }
     }
 }

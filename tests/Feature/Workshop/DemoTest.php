@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Workshop;
+
+use App\Account\User;
+use App\Scoring\Settlement;
+use App\Sitting\Sitting;
+use App\Sitting\Sittings;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Tests\Feature\TestCase;
+use Uplandia\Core\Insight\Footing;
+use Uplandia\Core\Marking\Outcome;
+use Uplandia\Core\Scoring\Totals;
+use Uplandia\Core\Sitting\Sureness;
+
+final class DemoTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->travelTo(Carbon::parse('2026-06-20 12:00:00'));
+        $this->artisan('demo:load');
+    }
+
+    private function person(string $key): User
+    {
+        return User::query()->where('made_up_as', $key)->firstOrFail();
+    }
+
+    public function test_every_stored_figure_is_what_the_events_say(): void
+    {
+        $sittings = app(Sittings::class);
+        $settlement = app(Settlement::class);
+        $checked = 0;
+        foreach (Sitting::query()->with('test')->where('status', 'handed_in')->get() as $sitting) {
+            $before = DB::table('outcomes')->where('sitting_id', $sitting->id)->orderBy('position')->get(['outcome', 'credit', 'marks', 'sureness', 'active_ms', 'first_look'])->all();
+            $state = $sittings->state($sitting);
+            self::assertSame([$sitting->ended_ms, $sitting->active_ms, $sitting->by_clock], [$state->endedAt, $state->activeMs, $state->byClock]);
+            $totals = Totals::of($settlement->settle($sitting, $state, null, (int) $sitting->ended_ms));
+            self::assertSame([$sitting->answered, $sitting->marks, $sitting->possible], [$totals->answered(), (string) $totals->marks, (string) $totals->possible]);
+            self::assertEquals($before, DB::table('outcomes')->where('sitting_id', $sitting->id)->orderBy('position')->get(['outcome', 'credit', 'marks', 'sureness', 'active_ms', 'first_look'])->all());
+            $checked++;
+        }
+        self::assertGreaterThan(30, $checked);
+    }
+
+    public function test_the_made_up_people_tell_different_stories(): void
+    {
+        self::assertSame(0, Sitting::query()->where('user_id', $this->person('wren')->id)->count());
+        self::assertSame(1, Sitting::query()->where('user_id', $this->person('tamsin')->id)->where('status', 'open')->count());
+        self::assertSame('1.25', Sitting::query()->where('user_id', $this->person('noor')->id)->firstOrFail()->extra_time);
+        $sure = fn (string $key): float => DB::table('outcomes')->where('user_id', $this->person($key)->id)->where('sureness', 'sure')->count() / DB::table('outcomes')->where('user_id', $this->person($key)->id)->count();
+        self::assertGreaterThan($sure('noor') + .3, $sure('bram'));
+        $falseFooting = fn (string $key): int => DB::table('outcomes')->where('user_id', $this->person($key)->id)->get(['sureness', 'outcome'])
+            ->filter(fn (object $row): bool => Footing::of(Sureness::tryFrom((string) $row->sureness), Outcome::from((string) $row->outcome)) === Footing::FalseFooting)->count();
+        self::assertGreaterThan($falseFooting('idris'), $falseFooting('bram'));
+    }
+
+    public function test_loading_again_changes_nothing(): void
+    {
+        $count = fn (): array => array_map(fn (string $table): int => DB::table($table)->count(), ['users', 'questions', 'question_versions', 'sittings', 'sitting_events', 'outcomes']);
+        $before = $count();
+        $this->artisan('demo:load');
+
+        self::assertSame($before, $count());
+    }
+
+    public function test_every_question_of_the_demo_can_be_marked_and_explains_every_option(): void
+    {
+        foreach (DB::table('question_versions')->join('questions', 'questions.version_id', '=', 'question_versions.id')->get(['code', 'kind', 'shown', 'answer']) as $row) {
+            $shown = json_decode((string) $row->shown, true);
+            $answer = json_decode((string) $row->answer, true);
+            self::assertSame(array_column($shown['options'], 'id'), array_keys($answer['why']), $row->code);
+            self::assertContains($answer['key'], array_column($shown['options'], 'id'), $row->code);
+            self::assertNotEmpty($answer['references'], $row->code);
+            self::assertArrayNotHasKey('why', $shown);
+        }
+        self::assertGreaterThanOrEqual(60, DB::table('questions')->count());
+    }
+}
