@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Account\AccountController;
 use App\Account\SessionController;
 use App\Assembly\BuilderController;
+use App\Handbook\HandbookController;
 use App\Scoring\ResultController;
 use App\Sitting\SittingController;
 use App\Today\TodayController;
@@ -30,6 +31,8 @@ Route::prefix('api')->group(function (): void {
         Route::get('exams', [TodayController::class, 'exams']);
         Route::get('exams/{exam}/today', [TodayController::class, 'show']);
         Route::get('exams/{exam}/builder', [BuilderController::class, 'show']);
+        Route::get('exams/{exam}/handbook', [HandbookController::class, 'index']);
+        Route::get('exams/{exam}/handbook/{section}', [HandbookController::class, 'show']);
         Route::post('exams/{exam}/count', [BuilderController::class, 'count']);
         Route::post('exams/{exam}/tests', [BuilderController::class, 'store']);
 

@@ -92,7 +92,11 @@ final class TestBuilder
     private function title(Syllabus $syllabus, array $chosen, int $questions): string
     {
         $names = array_map(fn (int $top, array $ids): string => count($ids) === 1 ? $syllabus->get($ids[0])->name : $syllabus->get($top)->name, array_keys($chosen), $chosen);
-        $about = count($names) > 3 ? count($names).' topics' : implode(', ', $names);
+        $about = match (true) {
+            count($names) > 3 && count($names) === $syllabus->tops()->count() => 'all topics',
+            count($names) > 3 => count($names).' topics',
+            default => implode(', ', $names),
+        };
 
         return ($questions === 1 ? '1 question' : "{$questions} questions").": {$about}";
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Scoring;
 
+use App\Handbook\SectionLinkView;
 use App\Sitting\QuestionView;
 use OpenApi\Attributes as OA;
 
@@ -13,7 +14,7 @@ final readonly class ExplanationView
 {
     /**
      * @param  list<string>  $keys
-     * @param  list<string>  $references
+     * @param  list<SectionLinkView>  $references
      */
     public function __construct(
         #[OA\Property(ref: QuestionView::class)] public QuestionView $question,
@@ -23,7 +24,8 @@ final readonly class ExplanationView
         #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'Ids of the options that are right.')] public array $keys,
         #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'), description: 'Option id: why it is right or wrong. Markdown.')] public object $why,
         #[OA\Property(description: 'Markdown.')] public string $rationale,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'Handbook sections.')] public array $references,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SectionLinkView::class), description: 'Where the handbook tells more.')] public array $references,
+        #[OA\Property] public string $exam,
         #[OA\Property] public string $topic,
         #[OA\Property] public string $subtopic,
         #[OA\Property] public string $difficulty,

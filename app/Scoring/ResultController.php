@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Scoring;
 
 use App\Assembly\Syllabus;
+use App\Handbook\HandbookSection;
+use App\Handbook\SectionLinkView;
 use App\Http\Contract\Get;
 use App\Http\Refusal;
 use App\Question\QuestionVersion;
@@ -77,13 +79,23 @@ final class ResultController
             isset($answer['key']) && is_string($answer['key']) ? [$answer['key']] : [],
             (object) ($answer['why'] ?? []),
             is_string($answer['rationale'] ?? null) ? $answer['rationale'] : '',
-            array_values((array) ($answer['references'] ?? [])),
+            $this->references($sitting->exam_id, (array) ($answer['references'] ?? [])),
+            $sitting->test->exam->slug,
             Syllabus::of($sitting->test->exam)->topOf($topic->id)->name,
             $topic->name,
             $version->question->difficulty,
             $question->activeMs,
             $question->struck,
         ));
+    }
+
+    /**
+     * @param  array<mixed>  $codes
+     * @return list<SectionLinkView>
+     */
+    private function references(int $exam, array $codes): array
+    {
+        return HandbookSection::query()->where('exam_id', $exam)->whereIn('code', $codes)->orderBy('position')->get(['code', 'chapter', 'title'])->map(SectionLinkView::of(...))->values()->all();
     }
 
     /** The one gate before every key and rationale. */

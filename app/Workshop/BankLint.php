@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Handbook\HandbookFile;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use Symfony\Component\Yaml\Yaml;
@@ -42,7 +43,7 @@ final class BankLint
         }
         if ($faults === []) {
             $sheet = (array) Yaml::parseFile("{$folder}/exam.yaml");
-            $faults = [...$this->blueprintFaults($sheet, $questions), ...$this->repeated($questions), ...$this->giveaways($questions)];
+            $faults = [...$this->blueprintFaults($sheet, $questions), ...$this->handbookFaults(HandbookFile::folder("{$folder}/handbook"), $questions), ...$this->repeated($questions), ...$this->giveaways($questions)];
         }
 
         return ['faults' => $faults, 'counts' => $this->counts($questions)];
@@ -84,6 +85,27 @@ final class BankLint
         }
 
         return array_values($faults);
+    }
+
+    /**
+     * @param  list<array{code: string, title: string, body: string, chapter: string}>  $sections
+     * @param  list<array<mixed>>  $questions
+     * @return list<string>
+     */
+    private function handbookFaults(array $sections, array $questions): array
+    {
+        $faults = [];
+        foreach ($sections as $section) {
+            if ($section['title'] === '' || mb_strlen($section['body']) < 200) {
+                $faults[] = "Handbook section {$section['code']} has no title or says hardly anything.";
+            }
+        }
+        $known = array_column($sections, 'code');
+        foreach (array_diff(array_unique(array_merge([], ...array_column($questions, 'references'))), $known) as $dead) {
+            $faults[] = "References name the handbook section \"{$dead}\", which does not exist.";
+        }
+
+        return $faults;
     }
 
     /**

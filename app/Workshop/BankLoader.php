@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Handbook\HandbookFile;
+use App\Handbook\HandbookSection;
 use App\Question\Exam;
 use App\Question\Topic;
 use Illuminate\Support\Facades\DB;
@@ -13,6 +15,7 @@ use Symfony\Component\Yaml\Yaml;
  * Takes an exam's folder of text files into the bank. Loading again adds versions only where something changed.
  *
  * @phpstan-import-type Entry from QuestionFile
+ * @phpstan-import-type Section from HandbookFile
  */
 final class BankLoader
 {
@@ -39,6 +42,7 @@ final class BankLoader
 
         return DB::transaction(function () use ($folder, $entries): array {
             $exam = $this->exam("{$folder}/exam.yaml");
+            $this->handbook($exam, HandbookFile::folder("{$folder}/handbook"));
 
             return ['questions' => count($entries), 'changed' => $this->questions($exam, $entries)];
         });
@@ -62,6 +66,15 @@ final class BankLoader
         }
 
         return $exam;
+    }
+
+    /** @param  list<Section>  $sections */
+    private function handbook(Exam $exam, array $sections): void
+    {
+        foreach ($sections as $position => $section) {
+            HandbookSection::query()->updateOrCreate(['exam_id' => $exam->id, 'code' => $section['code']], $section + ['position' => $position]);
+        }
+        HandbookSection::query()->where('exam_id', $exam->id)->whereNotIn('code', array_column($sections, 'code'))->delete();
     }
 
     /** @param  array{code: string, name: string, weight?: string}  $topic */

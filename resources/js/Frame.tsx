@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
-import { CalendarDays, ListPlus, UserRound } from 'lucide-react';
+import { BookOpen, CalendarDays, ListPlus, UserRound } from 'lucide-react';
 import { Suspense } from 'react';
 import { Link, Navigate, NavLink, Outlet, useLocation, useNavigation } from 'react-router';
 import { session } from './api/queries';
@@ -31,6 +31,7 @@ export function Guarded() {
 const PLACES = [
   { to: '/', label: 'Today', Icon: CalendarDays },
   { to: '/build', label: 'Build a test', Icon: ListPlus },
+  { to: '/handbook', label: 'Handbook', Icon: BookOpen },
   { to: '/account', label: 'Account', Icon: UserRound },
 ];
 
@@ -53,7 +54,7 @@ export function Frame() {
             <NavLink
               key={to}
               to={to}
-              end
+              end={to === '/'}
               className={({ isActive }) =>
                 clsx(
                   'flex min-h-11 items-center gap-1.5 border-b-4 px-2',
@@ -61,7 +62,7 @@ export function Frame() {
                 )
               }
             >
-              <Icon aria-hidden="true" className="size-4.5" />
+              <Icon aria-hidden="true" className="size-4.5 max-sm:hidden" />
               {label}
             </NavLink>
           ))}

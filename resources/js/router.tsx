@@ -22,6 +22,7 @@ export const router = createBrowserRouter([
               { path: '/briefing/:sitting', lazy: () => import('./features/sitting/BriefingScreen') },
               { path: '/result/:sitting', lazy: () => import('./features/scoring/ResultScreen') },
               { path: '/review/:sitting/:position?', lazy: () => import('./features/scoring/ReviewScreen') },
+              { path: '/handbook/:exam?/:section?', lazy: () => import('./features/handbook/HandbookScreen') },
               { path: '/account', lazy: () => import('./features/account/AccountScreen') },
               { path: '/pieces', lazy: () => import('./features/pieces/PiecesScreen') },
               { path: '*', element: <Lost /> },

@@ -161,6 +161,7 @@ for (const [size, viewport] of Object.entries({
       ['/', 'Your way through the bank'],
       ['/build', 'to draw from'],
       ['/account', 'Delete my account'],
+      ['/handbook/upland-guide/rope.anchors', 'Anchor, holder and load'],
       ['/pieces', 'A figure'],
       ['/nowhere', 'There is no page'],
     ] as const) {

@@ -61,6 +61,9 @@ test('every main view', async ({ page }) => {
   await page.goto('/pieces');
   await page.getByRole('heading', { name: 'Pieces' }).waitFor();
   await shoot(page, 'pieces');
+  await page.goto('/handbook/upland-guide/nav.contours');
+  await page.getByText('A contour joins places').waitFor();
+  await shoot(page, 'handbook');
   await page.goto('/account');
   await page.getByRole('heading', { name: 'Account', exact: true }).waitFor();
   await shoot(page, 'account');

@@ -37,7 +37,10 @@ const token: Middleware = {
   },
 };
 
-export const api = createClient<paths>({ baseUrl: '/', credentials: 'same-origin' });
+// Without a page (in tests of the logic) there is no address to be relative to.
+const here = typeof location === 'undefined' ? 'http://page.example' : location.origin;
+
+export const api = createClient<paths>({ baseUrl: here, credentials: 'same-origin' });
 api.use(token);
 
 /** Unwraps an answer of the client: its data, or one of the two errors above. */

@@ -63,3 +63,17 @@ export const explanation = (sitting: string, position: number) =>
       ask(api.GET('/api/sittings/{sitting}/questions/{position}', { params: { path: { sitting, position } } })),
     staleTime: Infinity,
   });
+
+export const handbook = (exam: string) =>
+  queryOptions({
+    queryKey: ['handbook', exam],
+    queryFn: () => ask(api.GET('/api/exams/{exam}/handbook', { params: { path: { exam } } })),
+    staleTime: Infinity,
+  });
+
+export const section = (exam: string, code: string) =>
+  queryOptions({
+    queryKey: ['section', exam, code],
+    queryFn: () => ask(api.GET('/api/exams/{exam}/handbook/{section}', { params: { path: { exam, section: code } } })),
+    staleTime: Infinity,
+  });

@@ -161,6 +161,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/handbook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List handbook sections */
+        get: operations["listHandbookSections"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/handbook/{section}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read a handbook section */
+        get: operations["readAHandbookSection"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{sitting}/result": {
         parameters: {
             query?: never;
@@ -414,8 +448,9 @@ export interface components {
             };
             /** @description Markdown. */
             rationale: string;
-            /** @description Handbook sections. */
-            references: string[];
+            /** @description Where the handbook tells more. */
+            references: components["schemas"]["SectionLink"][];
+            exam: string;
             topic: string;
             subtopic: string;
             difficulty: string;
@@ -425,6 +460,12 @@ export interface components {
         };
         ForgotRequest: {
             email: string;
+        };
+        /** @description The contents of an exam's handbook, in order. */
+        Handbook: {
+            exam: string;
+            examName: string;
+            sections: components["schemas"]["SectionLink"][];
         };
         HandedIn: {
             sitting: string;
@@ -571,6 +612,20 @@ export interface components {
             /** @enum {string|null} */
             sureness: "sure" | "leaning" | "guess" | null;
             activeMs: number;
+        };
+        Section: {
+            code: string;
+            chapter: string;
+            title: string;
+            /** @description Markdown. */
+            body: string;
+            before: components["schemas"]["SectionLink"] | null;
+            after: components["schemas"]["SectionLink"] | null;
+        };
+        SectionLink: {
+            code: string;
+            chapter: string;
+            title: string;
         };
         /** @description Who is signed in, and, in the demo only, who one may sign in as. */
         Session: {
@@ -1085,6 +1140,69 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listHandbookSections: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Handbook"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readAHandbookSection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                section: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Section"];
                 };
             };
             /** @description It could not be done; the message says why. */

@@ -72,6 +72,8 @@ final class ResultTest extends TestCase
         $sitting = $this->sit(6, 0);
         $folder = sys_get_temp_dir().'/uplandia-edit-'.getmypid();
         @mkdir("{$folder}/questions", 0777, true);
+        @mkdir("{$folder}/handbook");
+        copy(__DIR__.'/../exam/handbook/1.md', "{$folder}/handbook/1.md");
         copy(__DIR__.'/../exam/exam.yaml', "{$folder}/exam.yaml");
         $text = (string) file_get_contents(__DIR__.'/../exam/questions/all.yaml');
         file_put_contents("{$folder}/questions/all.yaml", str_replace(['right"', 'wrong 0"'], ['now wrong"', 'now right"'], $text));

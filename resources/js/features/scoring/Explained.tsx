@@ -1,4 +1,5 @@
 import clsx from 'clsx';
+import { Link } from 'react-router';
 import type { View } from '../../api/client';
 import { Chip } from '../../ui/Chip';
 import { Markdown } from '../../ui/Markdown';
@@ -53,6 +54,16 @@ export function Explained({ explanation }: { explanation: View<'Explanation'> })
       <section className="max-w-[75ch] border-l-4 border-accent pl-4">
         <h2 className="mb-1 font-bold">To take with you</h2>
         <Markdown>{explanation.rationale}</Markdown>
+        {explanation.references.length > 0 && (
+          <p className="mt-3 flex flex-wrap gap-x-4 gap-y-1">
+            In the handbook:
+            {explanation.references.map(({ code, title }) => (
+              <Link key={code} to={`/handbook/${explanation.exam}/${code}`} target="_blank" rel="noopener">
+                {title}
+              </Link>
+            ))}
+          </p>
+        )}
       </section>
       <p className="flex flex-wrap gap-2">
         <Chip>{explanation.topic}</Chip>

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Handbook;
+
+use App\Http\Contract\Get;
+use App\Http\Refusal;
+use App\Question\Exam;
+use Illuminate\Http\JsonResponse;
+
+final class HandbookController
+{
+    #[Get('/api/exams/{exam}/handbook', 'List handbook sections', returns: HandbookView::class)]
+    public function index(Exam $exam): JsonResponse
+    {
+        $sections = HandbookSection::query()->where('exam_id', $exam->id)->orderBy('position')->get(['code', 'chapter', 'title']);
+
+        return new JsonResponse(new HandbookView($exam->slug, $exam->name, $sections->map(SectionLinkView::of(...))->values()->all()));
+    }
+
+    #[Get('/api/exams/{exam}/handbook/{section}', 'Read a handbook section', returns: SectionView::class)]
+    public function show(Exam $exam, string $section): JsonResponse
+    {
+        $sections = HandbookSection::query()->where('exam_id', $exam->id);
+        $found = (clone $sections)->where('code', $section)->first() ?? throw Refusal::notFound();
+        $before = (clone $sections)->where('position', '<', $found->position)->orderByDesc('position')->first();
+        $after = (clone $sections)->where('position', '>', $found->position)->orderBy('position')->first();
+
+        return new JsonResponse(new SectionView(
+            $found->code, $found->chapter, $found->title, $found->body,
+            $before === null ? null : SectionLinkView::of($before), $after === null ? null : SectionLinkView::of($after),
+        ));
+    }
+}

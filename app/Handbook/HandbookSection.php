@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Handbook;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A section of the study text that rationales refer to.
+ *
+ * @property int $id
+ * @property int $exam_id
+ * @property string $code
+ * @property string $chapter
+ * @property string $title
+ * @property string $body Markdown
+ * @property int $position
+ */
+final class HandbookSection extends Model
+{
+    public $timestamps = false;
+
+    protected $fillable = ['exam_id', 'code', 'chapter', 'title', 'body', 'position'];
+}

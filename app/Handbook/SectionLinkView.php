@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Handbook;
+
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'SectionLink')]
+final readonly class SectionLinkView
+{
+    public function __construct(
+        #[OA\Property] public string $code,
+        #[OA\Property] public string $chapter,
+        #[OA\Property] public string $title,
+    ) {
+    }
+
+    public static function of(HandbookSection $section): self
+    {
+        return new self($section->code, $section->chapter, $section->title);
+    }
+}
