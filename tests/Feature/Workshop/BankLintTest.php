@@ -13,11 +13,12 @@ final class BankLintTest extends TestCase
 {
     public function test_the_demo_is_clean(): void
     {
-        $found = (new BankLint)->of(database_path('demo/licence'));
-
-        self::assertSame([], $found['faults']);
-        self::assertGreaterThanOrEqual(120, array_sum($found['counts']['kind']));
-        self::assertCount(8, $found['counts']['topic']);
+        foreach (['licence' => [120, 8], 'warden' => [60, 5]] as $exam => [$questions, $topics]) {
+            $found = (new BankLint)->of(database_path("demo/{$exam}"));
+            self::assertSame([], $found['faults']);
+            self::assertGreaterThanOrEqual($questions, array_sum($found['counts']['kind']));
+            self::assertCount($topics, $found['counts']['topic']);
+        }
     }
 
     /** @return iterable<string, array{callable(list<array<string, mixed>>): list<array<string, mixed>>, string}> */
