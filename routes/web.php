@@ -6,6 +6,7 @@ use App\Account\AccountController;
 use App\Account\SessionController;
 use App\Assembly\BuilderController;
 use App\Handbook\HandbookController;
+use App\Insight\InsightController;
 use App\Scoring\ResultController;
 use App\Sitting\SittingController;
 use App\Today\TodayController;
@@ -43,6 +44,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('sittings/{sitting}/events', [SittingController::class, 'record']);
             Route::post('sittings/{sitting}/hand-in', [SittingController::class, 'handIn']);
             Route::get('sittings/{sitting}/result', [ResultController::class, 'show']);
+            Route::get('sittings/{sitting}/insight', [InsightController::class, 'show']);
             Route::get('sittings/{sitting}/review', [ResultController::class, 'review']);
             Route::get('sittings/{sitting}/questions/{position}', [ResultController::class, 'explain'])->whereNumber('position');
         });

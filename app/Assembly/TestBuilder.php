@@ -20,6 +20,9 @@ final class TestBuilder
 {
     private const MS_PER_MINUTE = 60_000;
 
+    /** A title names up to so many topics. */
+    private const NAMED = 3;
+
     /**
      * @param  string|null  $seed  the same seed over the same pools gives the same test; null: a new one
      *
@@ -92,11 +95,10 @@ final class TestBuilder
     private function title(Syllabus $syllabus, array $chosen, int $questions): string
     {
         $names = array_map(fn (int $top, array $ids): string => count($ids) === 1 ? $syllabus->get($ids[0])->name : $syllabus->get($top)->name, array_keys($chosen), $chosen);
-        $about = match (true) {
-            count($names) > 3 && count($names) === $syllabus->tops()->count() => 'all topics',
-            count($names) > 3 => count($names).' topics',
-            default => implode(', ', $names),
-        };
+        $about = implode(', ', $names);
+        if (count($names) > self::NAMED) {
+            $about = count($names) === $syllabus->tops()->count() ? 'all topics' : count($names).' topics';
+        }
 
         return ($questions === 1 ? '1 question' : "{$questions} questions").": {$about}";
     }

@@ -29,7 +29,7 @@ final class HandbookController
 
         return new JsonResponse(new SectionView(
             $found->code, $found->chapter, $found->title, $found->body,
-            $before === null ? null : SectionLinkView::of($before), $after === null ? null : SectionLinkView::of($after),
+            $before instanceof HandbookSection ? SectionLinkView::of($before) : null, $after instanceof HandbookSection ? SectionLinkView::of($after) : null,
         ));
     }
 }

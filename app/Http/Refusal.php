@@ -24,6 +24,11 @@ final class Refusal extends RuntimeException
         return new self($sentence, 422, $reason);
     }
 
+    public static function notHandedIn(): self
+    {
+        return self::conflict('not_handed_in', 'This sitting has not been handed in yet.');
+    }
+
     public static function notFound(): self
     {
         return new self('There is nothing here.', 404, 'not_found');

@@ -110,7 +110,7 @@ final class ResultController
     {
         $this->sittings->settleIfOver($sitting);
         if (! $sitting->isHandedIn()) {
-            throw Refusal::conflict('not_handed_in', 'This sitting has not been handed in yet.');
+            throw Refusal::notHandedIn();
         }
     }
 

@@ -84,7 +84,7 @@ final class BankLint
             $faults[] = "Subtopic {$empty} has no question.";
         }
 
-        return array_values($faults);
+        return $faults;
     }
 
     /**

@@ -22,6 +22,9 @@ final readonly class Headline
     /** Fewer questions than this are no basis for praise or worry. */
     private const FEW = 10;
 
+    /** A topic of which fewer were asked is not spoken of. */
+    private const FEW_IN_TOPIC = 3;
+
     private const FACTS = 2;
 
     /** @param  list<string>  $facts  at most two, the most useful first */
@@ -101,6 +104,9 @@ final readonly class Headline
             $add(count($answers) / 8, sprintf('Accuracy fell from %d %% in the first quarter to %d %% in the last.', round(100 * (float) $timing->quarters[0]), round(100 * (float) $timing->quarters[3])));
         }
         foreach (Breakdown::by($answers, 'topic', $cut) as $group) {
+            if ($group->totals->questions < self::FEW_IN_TOPIC) {
+                continue;
+            }
             $lost = $group->totals->possible->minus($group->totals->marks)->toFloat();
             if ($group->status === Status::Below) {
                 $add($lost, "{$group->name} is where marks went: ".Shown::decimal($group->totals->marks).' of '.Shown::decimal($group->totals->possible).' marks.');

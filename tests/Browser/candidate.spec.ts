@@ -176,7 +176,7 @@ for (const [size, viewport] of Object.entries({
     await page.getByRole('button', { name: 'Hand in' }).click();
     await look('Before you hand in');
     await page.getByRole('button', { name: /^Hand in with/ }).click();
-    await look('Against the cut');
+    await look('How you went about it');
     await page.getByRole('link', { name: 'Review each question' }).click();
     await look('Review');
     for (const theme of ['dusk', 'clear']) {

@@ -80,6 +80,6 @@ test('every main view', async ({ page }) => {
   await page.getByRole('heading', { name: 'Latest results' }).waitFor();
   await shoot(page, 'today', { themes: true });
   await page.getByRole('table').getByRole('link').first().click();
-  await page.getByRole('heading', { name: 'By topic' }).waitFor();
+  await page.getByRole('heading', { name: 'How you went about it' }).waitFor();
   await shoot(page, 'result', { themes: true });
 });

@@ -43,6 +43,7 @@ final class LoadDemo extends Command
     private function people(DemoHistory $history): void
     {
         $exam = Exam::query()->orderBy('position')->firstOrFail();
+        assert($exam instanceof Exam);
         /** @var list<array{key: string, name: string, about: string, role?: string, extra_time?: string, story?: array{days: int, sittings: int, questions: int, ability: float, growth: float, bias: float}}> $people */
         $people = Yaml::parseFile(database_path('demo/people.yaml'));
         $password = Hash::make(self::PASSWORD);

@@ -195,6 +195,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{sitting}/insight": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read what a result tells */
+        get: operations["readWhatAResultTells"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{sitting}/result": {
         parameters: {
             query?: never;
@@ -395,6 +412,12 @@ export interface components {
             /** @description The sitting that is ready to begin. */
             sitting: string;
         };
+        /** @description First answers against last ones. */
+        Changes: {
+            wrongToRight: number;
+            rightToWrong: number;
+            wrongToWrong: number;
+        };
         /** @description How many questions some choices leave, and what to do when they are too few. */
         Count: {
             available: number;
@@ -458,6 +481,17 @@ export interface components {
             /** @description Options that had been ruled out. */
             struck: string[];
         };
+        /** @description Sureness against outcome, counted. */
+        Footing: {
+            /** @description Sure and right. */
+            firm: number;
+            /** @description Sure and wrong. */
+            falseFooting: number;
+            /** @description A guess and right. */
+            luckyStep: number;
+            /** @description A guess and wrong. */
+            openGround: number;
+        };
         ForgotRequest: {
             email: string;
         };
@@ -473,6 +507,19 @@ export interface components {
             refused: {
                 [key: string]: string;
             };
+        };
+        /** @description What a result tells beyond its marks. */
+        Insight: {
+            /** @description Where the result stands, in a sentence. */
+            opening: string;
+            /** @description At most two, the most useful first. */
+            facts: string[];
+            levels: components["schemas"]["SurenessLevel"][];
+            footing: components["schemas"]["Footing"];
+            /** @description Positions of the five longest on screen, longest first. */
+            slowest: number[];
+            changes: components["schemas"]["Changes"];
+            striking: components["schemas"]["Striking"];
         };
         OpenSitting: {
             tab: string;
@@ -675,6 +722,40 @@ export interface components {
             refused: {
                 [key: string]: string;
             };
+        };
+        /** @description What ruling options out led to. */
+        Striking: {
+            /** @description In which something was ruled out. */
+            questions: number;
+            keyStruck: number;
+            narrowedToTwo: number;
+            /**
+             * Format: float
+             * @description Mean credit of those, 0 to 1.
+             */
+            accuracyNarrowed: number | null;
+        };
+        /** @description How one level of sureness turned out. Shares are 0 to 1. */
+        SurenessLevel: {
+            /** @enum {string} */
+            sureness: "sure" | "leaning" | "guess";
+            n: number;
+            /** Format: float */
+            stated: number | null;
+            /** Format: float */
+            accuracy: number | null;
+            /**
+             * Format: float
+             * @description Wilson 95 %.
+             */
+            low: number;
+            /**
+             * Format: float
+             * @description Wilson 95 %.
+             */
+            high: number;
+            /** @enum {string} */
+            leaning: "over_confident" | "under_confident" | "neither";
         };
         /** @description What a set of questions came to. Marks are decimals, shares percentages; both rounded half up to two places. */
         Tally: {
@@ -1203,6 +1284,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Section"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readWhatAResultTells: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Insight"];
                 };
             };
             /** @description It could not be done; the message says why. */

@@ -13,6 +13,7 @@ import { OUTCOMES, OutcomeMark, type OutcomeName } from '../../ui/Outcome';
 import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { count, dayTime, duration, MODES } from '../../ui/words';
+import { Headline, Insight } from '../insight/Insight';
 
 /** Fewer questions than this say little, whatever the formula says. */
 const THIN = 5;
@@ -98,6 +99,8 @@ function Result({ result }: { result: View<'Result'> }) {
         </div>
       </section>
 
+      <Headline sitting={result.sitting} />
+
       {!result.counts && (
         <Notice>
           Fewer than 80 % of the questions were answered, so this sitting stays out of comparisons with others.
@@ -147,6 +150,8 @@ function Result({ result }: { result: View<'Result'> }) {
           {count(tally.questions, 'question')} in this test.
         </p>
       </section>
+
+      <Insight sitting={result.sitting} />
     </div>
   );
 }
