@@ -64,7 +64,7 @@ function opened(part: object = {}) {
 let server: Middleware | null = null;
 
 /** Puts a storage and a server in place of the browser's. */
-function pretend(answers: Answer[]): { asked: Asked[]; stored: Map<string, string> } {
+function pretend(answers: Answer[]): { asked: Asked[]; stored: Map<string, string>; answers: Answer[] } {
   const asked: Asked[] = [];
   const stored = new Map<string, string>();
   const storage = {
@@ -92,7 +92,7 @@ function pretend(answers: Answer[]): { asked: Asked[]; stored: Map<string, strin
     },
   };
   api.use(server);
-  return { asked, stored };
+  return { asked, stored, answers };
 }
 
 function refusal(status: number, reason: string): Answer {
@@ -248,6 +248,33 @@ test('handing in without a server keeps everything and is not done', async () =>
   expect(await store.handIn()).toBe(false);
   expect(stored.has('uplandia.outbox.me.s')).toBe(true);
   expect(store.read().status).toBe('active');
+});
+
+test('a sitting whose time ran out while the server was away is handed in when it is back, and late answers are counted', async () => {
+  const { store, asked } = await openStore([
+    'down',
+    { status: 200, body: state({ status: 'handed_in', deadline: null }) },
+  ]);
+  store.answer(1, { choice: 'b' });
+  await store.flush();
+  expect(store.read().link.kind).toBe('away');
+  await store.flush();
+  await expect.poll(() => store.read().link.kind).toBe('handedIn');
+  expect(asked.at(-1)?.path).toBe('/api/sittings/s/hand-in');
+});
+
+test('answers that came too late to count are counted for the result', async () => {
+  const world = pretend([{ status: 200, body: opened() }]);
+  const store = new SittingStore('s', 'tab', 'me');
+  stores.push(store);
+  await store.open();
+  store.answer(1, { choice: 'b' });
+  const [id] = (JSON.parse(world.stored.get('uplandia.outbox.me.s') ?? '[]') as { id: string; kind: string }[])
+    .filter(({ kind }) => kind === 'answered')
+    .map((event) => event.id);
+  world.answers.push({ status: 200, body: { sitting: 's', refused: { [id ?? '']: 'The sitting had ended.' } } });
+  await store.handIn();
+  expect(store.read().late).toBe(1);
 });
 
 test('a pause stops the clock at once, a resumed one runs by the server’s deadline', async () => {

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Fragment } from 'react';
-import { useParams } from 'react-router';
+import { useLocation, useParams } from 'react-router';
 import { Refused, type View } from '../../api/client';
 import { result } from '../../api/queries';
 import { ButtonLink } from '../../ui/Button';
@@ -42,6 +42,7 @@ export function Component() {
 
 function Result({ result }: { result: View<'Result'> }) {
   const { tally } = result;
+  const late = (useLocation().state as { late?: number } | null)?.late ?? 0;
   const wrong = tally.missed + tally.partly + tally.leftBlank;
   return (
     <div className="grid gap-8">
@@ -98,6 +99,13 @@ function Result({ result }: { result: View<'Result'> }) {
           </ul>
         </div>
       </section>
+
+      {late > 0 && (
+        <Notice tone="warn">
+          {count(late, 'answer')} reached the server more than five seconds after the end and{' '}
+          {late === 1 ? 'does' : 'do'} not count.
+        </Notice>
+      )}
 
       <Headline sitting={result.sitting} />
 

@@ -29,7 +29,7 @@ function Sitting({ id, user }: { id: string; user: string }) {
   useTitle(now.sitting?.briefing.title ?? 'Sitting');
   const { link } = now;
 
-  if (link.kind === 'handedIn') return <Navigate to={`/result/${id}`} replace />;
+  if (link.kind === 'handedIn') return <Navigate to={`/result/${id}`} state={{ late: now.late }} replace />;
   if (link.kind === 'elsewhere') {
     return (
       <Alone>
@@ -121,7 +121,7 @@ function Open({
     setHanding(false);
     if (!done) return;
     await queries.invalidateQueries();
-    void navigate(`/result/${id}`, { replace: true });
+    void navigate(`/result/${id}`, { replace: true, state: { late: store.read().late } });
   }, [id, navigate, store]);
   useKeys({
     store,

@@ -28,6 +28,8 @@ export interface Snapshot {
   remainingMs: number | null;
   /** What the server would not take, in its words. */
   refused: string | null;
+  /** How many answers came too late to count when it was handed in. */
+  late: number;
 }
 
 const HEARTBEAT_MS = 15_000;
@@ -48,6 +50,7 @@ export class SittingStore {
     deadline: null,
     remainingMs: null,
     refused: null,
+    late: 0,
   };
   private readonly listeners = new Set<() => void>();
   private readonly outbox: Outbox;
@@ -95,7 +98,8 @@ export class SittingStore {
       for (const event of this.outbox.all) this.lay(event);
       this.seq = Math.max(sitting.state.lastSeq, ...this.outbox.all.map(({ seq }) => seq));
       if (this.snapshot.status === 'active') this.show(this.snapshot.current);
-      this.schedule(GATHER_MS);
+      if (sitting.state.status === 'handed_in') this.endLater();
+      else this.schedule(GATHER_MS);
     } catch (error) {
       this.stumble(error);
     }
@@ -145,14 +149,15 @@ export class SittingStore {
     await this.sending;
     const events = [...this.outbox.all];
     try {
-      await ask(
+      const { refused } = await ask(
         api.POST('/api/sittings/{sitting}/hand-in', {
           params: { path: { sitting: this.id } },
           body: this.body(events),
         }),
       );
       this.outbox.acknowledge(new Set(events.map(({ id }) => id)));
-      this.change({ link: { kind: 'handedIn' }, status: 'handed_in' });
+      const late = events.filter(({ id, kind }) => kind === 'answered' && id in refused).length;
+      this.change({ link: { kind: 'handedIn' }, status: 'handed_in', late });
       this.stop();
       return true;
     } catch (error) {
@@ -222,10 +227,17 @@ export class SittingStore {
         link: this.outbox.all.length ? { kind: 'saving' } : { kind: 'saved' },
         ...(why ? { refused: why } : {}),
       });
-      this.schedule(this.outbox.all.length ? GATHER_MS : HEARTBEAT_MS);
+      if (state.status === 'handed_in') this.endLater();
+      else this.schedule(this.outbox.all.length ? GATHER_MS : HEARTBEAT_MS);
     } catch (error) {
       this.stumble(error);
     }
+  }
+
+  /** Time ran out while the server was away or nobody looked: what is here is handed in as it stands. */
+  private endLater(): void {
+    window.clearTimeout(this.timer);
+    if (!this.stopped) this.timer = window.setTimeout(() => void this.handIn(), 0);
   }
 
   private stumble(error: unknown): void {

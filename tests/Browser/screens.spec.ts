@@ -1,0 +1,141 @@
+import { expect, test } from '@playwright/test';
+import { begin, choose, signInAs } from './ways';
+
+test('Today leads back into the middle of a test', async ({ page }) => {
+  await signInAs(page, 'Tamsin Orrel');
+  await expect(page.getByRole('heading', { name: 'You are in the middle of a test' })).toBeVisible();
+  await page.getByRole('link', { name: 'Go on' }).click();
+  // A closed lid stopped the clock; the candidate starts it again.
+  await expect(page.getByRole('heading', { name: 'Paused' })).toBeVisible();
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByRole('heading', { name: /^Question \d+ of/ })).toBeVisible();
+});
+
+test('a result speaks of sureness and habits and leads to the questions', async ({ page }) => {
+  await signInAs(page, 'Bram Holloway');
+  await page.getByRole('table').getByRole('link').first().click();
+  await expect(page.getByRole('region', { name: 'In short' })).toContainText('%');
+  await expect(page.getByText('False footing')).toBeVisible();
+  const longest = page.getByRole('listitem').filter({ hasText: 'Longest on screen' }).getByRole('link').first();
+  const number = await longest.textContent();
+  await longest.click();
+  await expect(page.getByRole('heading', { name: `Question ${number}`, exact: true })).toBeVisible();
+  await expect(page.getByText('Right answer')).toBeVisible();
+});
+
+test('tutor mode shows the right answer, the choice, every reason and the handbook', async ({ page }) => {
+  await signInAs(page, 'Wren Ashlock');
+  await begin(page, { mode: 'Tutor', questions: 1 });
+  await choose(page, 0);
+  await page.getByRole('button', { name: 'Check' }).click();
+  await expect(page.getByText('Right answer')).toHaveCount(1);
+  await expect(page.getByText('Your choice')).toHaveCount(1);
+  await expect(page.getByRole('radiogroup')).toHaveCount(0);
+  const [opened] = await Promise.all([
+    page.waitForEvent('popup'),
+    page.getByText('In the handbook:').getByRole('link').first().click(),
+  ]);
+  await expect(opened.getByRole('navigation', { name: 'Contents' })).toBeVisible();
+  await expect(opened.getByRole('article').getByRole('heading')).toBeFocused();
+});
+
+test('an answer can be taken back and an option brought back', async ({ page }) => {
+  await signInAs(page, 'Wren Ashlock');
+  await begin(page, { mode: 'Timed', questions: 2 });
+  const rule = page.getByRole('button', { name: /^Rule out/ }).first();
+  await rule.click();
+  await expect(rule).toHaveAttribute('aria-pressed', 'true');
+  await rule.click();
+  await expect(rule).toHaveAttribute('aria-pressed', 'false');
+  await expect(page.getByRole('radio', { name: 'Sure', exact: true })).toBeDisabled();
+  await choose(page, 1);
+  await page.getByRole('radio', { name: 'Leaning' }).check();
+  await page.getByRole('button', { name: 'Take my answer back' }).click();
+  await expect(page.getByRole('radiogroup').getByRole('radio', { checked: true })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Question 1: not answered' })).toBeVisible();
+});
+
+test('the hand-in check leads to what is left, and handing in by accident takes two steps', async ({ page }) => {
+  await signInAs(page, 'Wren Ashlock');
+  await begin(page, { mode: 'Timed', questions: 4 });
+  await choose(page, 0);
+  await page.getByRole('button', { name: 'Question 3: not seen yet' }).click();
+  await page.getByRole('button', { name: 'Flag', exact: true }).click();
+  await page.getByRole('button', { name: 'Hand in' }).click();
+  await expect(page.getByText('You have answered 1 of 4 questions.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: '1 question flagged' })).toBeVisible();
+  await page.getByRole('button', { name: 'Go to question 2' }).click();
+  await expect(page.getByRole('heading', { name: 'Question 2 of 4' })).toBeVisible();
+  await page.getByRole('button', { name: 'Hand in' }).click();
+  await page.getByRole('button', { name: 'Hand in with 3 blanks' }).click();
+  await expect(page.getByText('Fewer than 80 % of the questions were answered')).toBeVisible();
+});
+
+test('the other exam has its own topics, bank and handbook', async ({ page }) => {
+  await signInAs(page, 'Wren Ashlock');
+  await page.getByRole('combobox', { name: 'Exam' }).selectOption({ label: 'Corvane Refuge Warden Certificate' });
+  await expect(page.getByRole('heading', { name: 'Corvane Refuge Warden Certificate' })).toBeVisible();
+  await page.getByRole('link', { name: 'Build a test' }).first().click();
+  await expect(page.getByText('60 questions to draw from')).toBeVisible();
+  await page.getByRole('link', { name: 'Handbook' }).click();
+  await expect(page.getByRole('link', { name: 'Stoves and gas' })).toBeVisible();
+});
+
+test('the builder counts as choices change', async ({ page }) => {
+  await signInAs(page, 'Idris Vane');
+  await page.goto('/build');
+  await expect(page.getByText('129 questions to draw from')).toBeVisible();
+  await page.getByRole('button', { name: 'Clear' }).click();
+  await page.getByRole('checkbox', { name: /^Mountain weather/ }).check();
+  await expect(page.getByText('20 questions to draw from')).toBeVisible();
+  await page.getByRole('button', { name: 'parts of Mountain weather' }).click();
+  await page.getByRole('checkbox', { name: /^Clouds and signs/ }).uncheck();
+  await expect(page.getByText('15 questions to draw from')).toBeVisible();
+  expect(
+    await page
+      .getByRole('checkbox', { name: /^Mountain weather/ })
+      .evaluate((box: HTMLInputElement) => box.indeterminate),
+  ).toBe(true);
+});
+
+test('a test that has not begun can be discarded', async ({ page }) => {
+  await signInAs(page, 'Petra Quill');
+  await page.goto('/build');
+  await page.getByRole('button', { name: 'Build it' }).click();
+  await expect(page.getByRole('link', { name: 'Begin' })).toBeVisible();
+  await page.getByRole('link', { name: 'Later' }).click();
+  await page.getByRole('button', { name: /^Discard/ }).click();
+  await expect(page.getByText('not begun')).toHaveCount(0);
+});
+
+test('theme and text size are kept and sent with the page, before any script runs', async ({ page }) => {
+  await page.goto('/sign-in');
+  await page.getByRole('button', { name: 'Look' }).click();
+  await page.getByRole('radio', { name: 'Clear (high contrast)' }).check();
+  await page.getByRole('radio', { name: 'Largest' }).check();
+  const [response] = await Promise.all([
+    page.waitForResponse((answer) => answer.url().endsWith('/sign-in')),
+    page.reload(),
+  ]);
+  expect(await response.text()).toMatch(/<html[^>]* data-size="4"\s+data-theme="clear"/);
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'clear');
+});
+
+test('signing in with a wrong password says what to do and keeps the address', async ({ page }) => {
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail address').fill('wren@corvane.example');
+  await page.getByLabel('Password').fill('not this one');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText('This address and password do not belong together.')).toBeVisible();
+  await expect(page.getByLabel('E-mail address')).toHaveValue('wren@corvane.example');
+});
+
+test('somebody else’s sitting is a page that says there is nothing', async ({ page, browser }) => {
+  await signInAs(page, 'Noor Selwick');
+  await begin(page, { mode: 'Timed', questions: 2 });
+  await expect(page.getByRole('timer')).toContainText(/^3:4\d/);
+  const other = await (await browser.newContext()).newPage();
+  await signInAs(other, 'Petra Quill');
+  await other.goto(new URL(page.url()).pathname);
+  await expect(other.getByText('There is nothing here.')).toBeVisible();
+});

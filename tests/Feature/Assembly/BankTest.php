@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Assembly;
+
+use App\Account\User;
+use App\Assembly\Bank;
+use App\Assembly\Pool;
+use App\Question\Exam;
+use Illuminate\Support\Facades\DB;
+use Tests\Feature\TestCase;
+
+/** Pools are counted in SQL: rightly, and by indices only, so that a bank of 100,000 costs what is asked for. */
+final class BankTest extends TestCase
+{
+    private Exam $exam;
+
+    private User $user;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->exam = $this->exam();
+        $this->user = $this->candidate();
+        $ids = DB::table('questions')->orderBy('id')->get(['id', 'topic_id'])->all();
+        foreach ([[0, 'right', false], [1, 'right', true], [2, 'missed', true], [3, 'partly', false], [4, 'left_blank', false], [5, 'missed', false]] as [$i, $outcome, $flagged]) {
+            DB::table('standings')->insert(['user_id' => $this->user->id, 'question_id' => $ids[$i]->id, 'exam_id' => $this->exam->id, 'topic_id' => $ids[$i]->topic_id, 'outcome' => $outcome, 'flagged' => $flagged, 'seen' => 1, 'seen_ms' => 1000 * $i]);
+        }
+    }
+
+    /** @param  list<Pool>  $pools */
+    private function inPools(array $pools): int
+    {
+        $bank = new Bank($this->exam, $this->user);
+
+        return array_sum($bank->available(array_keys($bank->all()), $pools));
+    }
+
+    public function test_each_pool_holds_what_its_name_says(): void
+    {
+        $counts = array_map(fn (Pool $pool): int => $this->inPools([$pool]), Pool::cases());
+
+        self::assertSame(['new' => 6, 'got_it' => 2, 'partly' => 1, 'missed' => 2, 'left_blank' => 1, 'flagged' => 2], array_combine(array_column(Pool::cases(), 'value'), $counts));
+    }
+
+    public function test_mixed_pools_are_united_and_nothing_counts_twice(): void
+    {
+        self::assertSame(3, $this->inPools([Pool::Missed, Pool::Flagged]));
+        self::assertSame(8, $this->inPools([Pool::NewToMe, Pool::Missed]));
+        self::assertSame(12, $this->inPools([]));
+        self::assertSame(12, $this->inPools(Pool::cases()));
+    }
+
+    public function test_a_retired_question_is_in_no_pool(): void
+    {
+        DB::table('questions')->orderBy('id')->limit(3)->update(['retired_at' => now()]);
+
+        self::assertSame(9, $this->inPools([]));
+        self::assertSame(1, $this->inPools([Pool::Missed]));
+        self::assertSame(0, $this->inPools([Pool::GotIt]));
+    }
+
+    public function test_a_kind_that_no_sitting_can_show_yet_is_not_offered(): void
+    {
+        DB::table('questions')->orderBy('id')->limit(2)->update(['kind' => 'written']);
+
+        self::assertSame(10, $this->inPools([]));
+    }
+
+    public function test_units_carry_when_they_were_last_seen(): void
+    {
+        $bank = new Bank($this->exam, $this->user);
+        $units = array_merge(...array_values($bank->units(array_keys($bank->all()), [])));
+
+        self::assertSame([0, 1, 2, 3, 4, 5, null, null, null, null, null, null], array_column($units, 'lastSeen'));
+    }
+
+    public function test_no_count_walks_through_the_bank(): void
+    {
+        DB::enableQueryLog();
+        $bank = new Bank($this->exam, $this->user);
+        $topics = array_keys($bank->all());
+        $bank->met();
+        $bank->available($topics, [Pool::Missed]);
+        $bank->available($topics, [Pool::NewToMe, Pool::Flagged]);
+        $bank->units($topics, []);
+        $log = DB::getQueryLog();
+        DB::disableQueryLog();
+        self::assertCount(5, $log);
+        foreach ($log as ['query' => $query, 'bindings' => $bindings]) {
+            foreach (DB::select("explain query plan {$query}", $bindings) as $step) {
+                self::assertDoesNotMatchRegularExpression('/^SCAN (questions|standings)/', $step->detail, $query);
+            }
+        }
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Today;
+
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Tests\Feature\TestCase;
+
+final class TodayTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->travelTo(Carbon::parse('2026-06-01 09:00:00'));
+        $this->actingAs($this->candidate());
+        $this->exam();
+    }
+
+    public function test_a_new_candidate_has_met_nothing_and_handed_in_nothing(): void
+    {
+        $this->getJson('/api/exams/small-hills/today')->assertOk()
+            ->assertJsonPath('counts', ['all' => 12, 'new' => 12, 'gotIt' => 0, 'partly' => 0, 'missed' => 0, 'leftBlank' => 0, 'flagged' => 0])
+            ->assertJsonPath('open', [])->assertJsonPath('past', [])->assertJsonPath('exams.0.slug', 'small-hills');
+        $this->getJson('/api/exams')->assertOk()->assertJsonCount(1, 'exams');
+    }
+
+    public function test_what_was_begun_comes_back_with_how_far_it_got(): void
+    {
+        $sitting = $this->build(['count' => 5, 'mode' => 'tutor']);
+        $this->getJson('/api/exams/small-hills/today')->assertJsonPath('open.0.begun', false)->assertJsonPath('open.0.touchedAt', null);
+        $this->open($sitting);
+        $this->send($sitting, [$this->answer(0, 'a', 10), $this->answer(2, 'b', 11)]);
+
+        $this->getJson('/api/exams/small-hills/today')->assertJsonPath('open.0.id', $sitting)->assertJsonPath('open.0.begun', true)->assertJsonPath('open.0.answered', 2)->assertJsonPath('open.0.questions', 5);
+    }
+
+    public function test_the_latest_ten_results_come_first(): void
+    {
+        $handed = [];
+        for ($i = 0; $i < 12; $i++) {
+            $this->travel(1)->minutes();
+            $sitting = $this->build(['count' => 1, 'mode' => 'untimed']);
+            $this->open($sitting);
+            $this->handIn($sitting)->assertOk();
+            array_unshift($handed, $sitting);
+        }
+
+        self::assertSame(array_slice($handed, 0, 10), array_column($this->getJson('/api/exams/small-hills/today')->json('past'), 'id'));
+    }
+
+    public function test_one_candidate_sees_nothing_of_another(): void
+    {
+        $sitting = $this->build(['count' => 3]);
+        $this->open($sitting);
+        $this->handIn($sitting);
+        $this->flushSession();
+        $this->actingAs($this->candidate());
+
+        $this->getJson('/api/exams/small-hills/today')->assertJsonPath('past', [])->assertJsonPath('counts.new', 12);
+    }
+
+    public function test_reading_today_costs_the_same_after_many_sittings(): void
+    {
+        $queries = function (): int {
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $this->getJson('/api/exams/small-hills/today')->assertOk();
+
+            return count(DB::getQueryLog());
+        };
+        $before = $queries();
+        for ($i = 0; $i < 6; $i++) {
+            $sitting = $this->build(['count' => 2, 'mode' => 'tutor']);
+            $this->open($sitting);
+            if ($i % 2 === 0) {
+                $this->handIn($sitting);
+            }
+        }
+
+        // One query more at the most, for the tests of the sittings that are listed now.
+        self::assertLessThanOrEqual($before + 2, $queries());
+    }
+}
