@@ -69,6 +69,7 @@ test('a second tab must take the pen, and the first is told', async ({ page, con
   await expect(second.getByText('All saved')).toBeVisible();
   await choose(page, 2);
   await expect(page.getByText('open in another tab')).toBeVisible();
+  await expect(page.getByText('1 answer that you made here is not saved yet')).toBeVisible();
 });
 
 test('at zero the test is handed in as it stands', async ({ page }) => {

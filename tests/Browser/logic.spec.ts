@@ -191,7 +191,7 @@ test('the first tab learns that another has taken the pen and sends no more', as
   const { store } = await openStore([refusal(409, 'open_elsewhere')]);
   store.answer(0, { choice: 'a' });
   await store.flush();
-  expect(store.read().link).toEqual({ kind: 'elsewhere', message: 'No.' });
+  expect(store.read().link).toEqual({ kind: 'elsewhere', message: 'No.', waiting: 1 });
 });
 
 test('a refused event is told in the server’s words and what the server says stands', async () => {

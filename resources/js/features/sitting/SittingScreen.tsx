@@ -8,7 +8,7 @@ import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
-import { clock } from '../../ui/words';
+import { clock, count } from '../../ui/words';
 import { LookMenu } from '../account/LookMenu';
 import { Explained } from '../scoring/Explained';
 import { HandInCheck } from './HandInCheck';
@@ -42,6 +42,8 @@ function Sitting({ id, user }: { id: string; user: string }) {
           }
         >
           {link.message}
+          {link.waiting > 0 &&
+            ` ${count(link.waiting, 'answer')} that you made here ${link.waiting === 1 ? 'is' : 'are'} not saved yet; go on here to save ${link.waiting === 1 ? 'it' : 'them'}.`}
         </Notice>
         <p>
           <Link to="/">Go to today</Link>

@@ -13,7 +13,7 @@ export type Link =
   | { kind: 'saved' }
   | { kind: 'saving' }
   | { kind: 'away'; waiting: number }
-  | { kind: 'elsewhere'; message: string }
+  | { kind: 'elsewhere'; message: string; waiting: number }
   | { kind: 'signedOut' }
   | { kind: 'failed'; error: Error }
   | { kind: 'handedIn' };
@@ -245,7 +245,8 @@ export class SittingStore {
     if (error instanceof Refused) {
       const { reason, message } = error.problem;
       if (reason === 'handed_in') return this.change({ link: { kind: 'handedIn' }, status: 'handed_in' });
-      if (reason === 'open_elsewhere') return this.change({ link: { kind: 'elsewhere', message } });
+      if (reason === 'open_elsewhere')
+        return this.change({ link: { kind: 'elsewhere', message, waiting: this.outbox.answers } });
       if (error.status === 401) return this.change({ link: { kind: 'signedOut' } });
       if (error.status < 500 && error.status !== 429 && error.status !== 419)
         return this.change({ link: { kind: 'failed', error } });
