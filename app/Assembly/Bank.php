@@ -31,20 +31,24 @@ final readonly class Bank
     }
 
     /**
-     * Questions met so far, by subtopic and latest outcome. Costs what the candidate has met, not what the bank holds.
+     * Questions met so far, by subtopic and latest outcome. Costs what the candidate has met, not what the bank holds:
+     * everything from one index, less the few that have been retired since.
      *
      * @return array<int, array<string, int>> topic id => outcome or "flagged" => count
      */
     public function met(): array
     {
-        $rows = $this->live()->join('standings', fn ($join) => $join->on('standings.question_id', '=', 'questions.id')->where('standings.user_id', $this->user->id))
-            ->groupBy('questions.topic_id', 'standings.outcome')
-            ->selectRaw('questions.topic_id as topic, standings.outcome as outcome, count(*) as n, sum(standings.flagged) as flagged')
-            ->get();
         $met = [];
-        foreach ($rows as $row) {
-            $met[(int) $row->topic][$row->outcome ?? 'new'] = (int) $row->n;
-            $met[(int) $row->topic]['flagged'] = ($met[(int) $row->topic]['flagged'] ?? 0) + (int) $row->flagged;
+        $standings = DB::table('standings')->where('standings.user_id', $this->user->id)->where('standings.exam_id', $this->exam->id);
+        $retired = (clone $standings)->join('questions', 'questions.id', '=', 'standings.question_id')->whereNotNull('questions.retired_at');
+        foreach ([[1, $standings], [-1, $retired]] as [$sign, $query]) {
+            $rows = $query->groupBy('standings.topic_id', 'standings.outcome')
+                ->selectRaw('standings.topic_id as topic, standings.outcome as outcome, count(*) as n, sum(standings.flagged) as flagged')->get();
+            foreach ($rows as $row) {
+                foreach ([$row->outcome ?? 'new' => (int) $row->n, 'flagged' => (int) $row->flagged] as $what => $n) {
+                    $met[(int) $row->topic][$what] = ($met[(int) $row->topic][$what] ?? 0) + $sign * $n;
+                }
+            }
         }
 
         return $met;
@@ -99,7 +103,10 @@ final readonly class Bank
             return $query;
         }
 
-        return $this->joinStandings($query)->where(function (Builder $any) use ($pools): void {
+        // Without the new ones only what the candidate has met can count, so the search begins there.
+        $query = in_array(Pool::NewToMe, $pools, true) ? $this->joinStandings($query) : $this->fromStandings($query);
+
+        return $query->where(function (Builder $any) use ($pools): void {
             $outcomes = array_values(array_filter(array_map(fn (Pool $pool) => $pool->outcome(), $pools)));
             if ($outcomes !== []) {
                 $any->orWhereIn('standings.outcome', $outcomes);
@@ -111,6 +118,11 @@ final readonly class Bank
                 $any->orWhere('standings.flagged', true);
             }
         });
+    }
+
+    private function fromStandings(Builder $query): Builder
+    {
+        return $query->join('standings', fn ($join) => $join->on('standings.question_id', '=', 'questions.id')->where('standings.user_id', $this->user->id)->where('standings.exam_id', $this->exam->id));
     }
 
     private function joinStandings(Builder $query): Builder

@@ -91,12 +91,16 @@ final class BankLoader
     {
         $topics = Topic::query()->where('exam_id', $exam->id)->pluck('id', 'code');
         $current = DB::table('questions')->leftJoin('question_versions', 'question_versions.id', '=', 'questions.version_id')->where('exam_id', $exam->id)
-            ->get(['questions.id', 'code', 'number', 'marks', 'shown', 'answer'])->keyBy('code');
+            ->get(['questions.id', 'code', 'topic_id', 'number', 'marks', 'shown', 'answer'])->keyBy('code');
         $changed = 0;
         foreach ($entries as $entry) {
             $topic = $topics[$entry['topic']] ?? throw InvalidBank::with(["{$entry['code']}: there is no subtopic \"{$entry['topic']}\"."]);
             $before = $current[$entry['code']] ?? null;
             $id = $this->question($exam, (int) $topic, $entry, $before?->id);
+            if ($before !== null && (int) $before->topic_id !== (int) $topic) {
+                // Standings repeat the topic so that pools are counted from one index.
+                DB::table('standings')->where('question_id', $id)->update(['topic_id' => $topic]);
+            }
             $shown = json_encode($entry['shown'], JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
             $answer = json_encode($entry['answer'], JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
             if ($before !== null && $before->shown === $shown && $before->answer === $answer && $before->marks === $entry['marks']) {

@@ -6,11 +6,11 @@ test('from sign-in to a marked, explained test, and the next one from what was m
   await begin(page, { mode: 'Tutor', questions: 6 });
   for (let i = 0; i < 6; i++) {
     await choose(page, 0);
-    await page.getByRole('button', { name: 'Check' }).click();
+    await page.getByRole('button', { name: 'Check', exact: true }).click();
     await expect(page.getByText('To take with you')).toBeVisible();
-    if (i < 5) await page.getByRole('button', { name: 'Next' }).click();
+    if (i < 5) await page.getByRole('button', { name: 'Next', exact: true }).click();
   }
-  await page.getByRole('button', { name: 'Hand in' }).click();
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
   await expect(page.getByText('Nothing is left blank.')).toBeVisible();
   await page.getByRole('button', { name: 'Hand in', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'By topic' })).toBeVisible();
@@ -22,7 +22,7 @@ test('from sign-in to a marked, explained test, and the next one from what was m
   // Six first options in a row are hardly ever all right: options are shuffled.
   await expect(page.getByRole('button', { name: /^Missed/ })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('spinbutton', { name: 'How many questions' }).fill('1');
-  await page.getByRole('button', { name: 'Build it' }).click();
+  await page.getByRole('button', { name: 'Build it', exact: true }).click();
   await expect(page.getByRole('heading', { name: '1 question:' })).toBeVisible();
 });
 
@@ -31,13 +31,13 @@ test('a reload in mid-test keeps the question, every answer and the clock', asyn
   await begin(page, { mode: 'Timed', questions: 6, minutes: 9 });
   await choose(page, 1);
   await page.getByRole('button', { name: 'Flag', exact: true }).click();
-  await page.getByRole('button', { name: 'Next' }).click();
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
   await choose(page, 2);
   await expect(page.getByText('All saved')).toBeVisible();
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Question 2 of 6' })).toBeVisible();
   await expect(page.getByRole('radiogroup').getByRole('radio').nth(2)).toBeChecked();
-  await expect(page.getByRole('button', { name: 'Question 1: answered, flagged' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Question 1: answered, flagged', exact: true })).toBeVisible();
   await expect(page.getByRole('timer')).toContainText(/^8:[3-5]\d/);
 });
 
@@ -47,14 +47,14 @@ test('answers made without a connection are kept and saved when it is back', asy
   await expect(page.getByText('All saved')).toBeVisible();
   await context.setOffline(true);
   await choose(page, 0);
-  await page.getByRole('button', { name: 'Next' }).click();
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
   await choose(page, 3);
   await expect(page.getByText('2 kept on this device')).toBeVisible();
   await context.setOffline(false);
   await expect(page.getByText('All saved')).toBeVisible({ timeout: 20_000 });
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Question 1: answered' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Question 2: answered' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Question 1: answered', exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Question 2: answered', exact: true })).toBeVisible();
 });
 
 test('a second tab must take the pen, and the first is told', async ({ page, context }) => {
@@ -64,7 +64,7 @@ test('a second tab must take the pen, and the first is told', async ({ page, con
   const second = await context.newPage();
   await second.goto(page.url());
   await expect(second.getByText('open in another tab')).toBeVisible();
-  await second.getByRole('button', { name: 'Go on here' }).click();
+  await second.getByRole('button', { name: 'Go on here', exact: true }).click();
   await choose(second, 1);
   await expect(second.getByText('All saved')).toBeVisible();
   await choose(page, 2);
@@ -92,18 +92,18 @@ test('the whole sitting works from the keyboard', async ({ page }) => {
   await page.keyboard.press(']');
   await expect(page.getByRole('heading', { name: 'Question 2 of 3' })).toBeFocused();
   await page.keyboard.press('[');
-  await expect(page.getByRole('button', { name: 'Question 1: answered, flagged' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Question 1: answered, flagged', exact: true })).toBeVisible();
 });
 
 test('a pause stops the clock and keeps the place', async ({ page }) => {
   await signInAs(page, 'Wren Ashlock');
   await begin(page, { mode: 'Timed', questions: 3 });
-  await page.getByRole('button', { name: 'Pause' }).click();
+  await page.getByRole('button', { name: 'Pause', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Paused' })).toBeVisible();
   const before = await page.getByRole('timer').textContent();
   await page.waitForTimeout(1500);
   expect(await page.getByRole('timer').textContent()).toBe(before);
-  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Go on', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Question 1 of 3' })).toBeVisible();
 });
 
@@ -112,8 +112,8 @@ test('what cannot be built is said before and after asking', async ({ page }) =>
   await page.goto('/build');
   await page.getByRole('spinbutton', { name: 'How many questions' }).fill('400');
   await expect(page.getByRole('alert')).toContainText('and you asked for 400');
-  await expect(page.getByRole('button', { name: 'Build it' })).toBeDisabled();
-  await page.getByRole('button', { name: 'Clear' }).click();
+  await expect(page.getByRole('button', { name: 'Build it', exact: true })).toBeDisabled();
+  await page.getByRole('button', { name: 'Clear', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('Choose at least one topic.');
 });
 
@@ -124,15 +124,15 @@ test('an account from beginning to end', async ({ page }) => {
   await page.getByLabel('Name').fill('Fern Tolley');
   await page.getByLabel('E-mail address').fill('fern@corvane.example');
   await page.getByLabel('Password').fill('short');
-  await page.getByRole('button', { name: 'Make the account' }).click();
+  await page.getByRole('button', { name: 'Make the account', exact: true }).click();
   await expect(page.getByText('at least 10 characters. A short sentence')).toBeVisible();
   await page.getByLabel('Password').fill('over the saddle');
-  await page.getByRole('button', { name: 'Make the account' }).click();
+  await page.getByRole('button', { name: 'Make the account', exact: true }).click();
   await expect(page.getByText('Good to see you, Fern Tolley.')).toBeVisible();
   await page.goto('/account');
-  await page.getByRole('button', { name: 'Delete my account…' }).click();
+  await page.getByRole('button', { name: 'Delete my account…', exact: true }).click();
   await page.getByLabel('Your password').fill('over the saddle');
-  await page.getByRole('button', { name: 'Delete everything' }).click();
+  await page.getByRole('button', { name: 'Delete everything', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
 });
 
@@ -172,9 +172,9 @@ for (const [size, viewport] of Object.entries({
     await begin(page, { mode: 'Tutor', questions: 3 });
     await choose(page, 0);
     await look('How sure?');
-    await page.getByRole('button', { name: 'Check' }).click();
+    await page.getByRole('button', { name: 'Check', exact: true }).click();
     await look('To take with you');
-    await page.getByRole('button', { name: 'Hand in' }).click();
+    await page.getByRole('button', { name: 'Hand in', exact: true }).click();
     await look('Before you hand in');
     await page.getByRole('button', { name: /^Hand in with/ }).click();
     await look('How you went about it');

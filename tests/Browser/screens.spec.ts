@@ -7,7 +7,7 @@ test('Today leads back into the middle of a test', async ({ page }) => {
   await page.getByRole('link', { name: 'Go on' }).click();
   // A closed lid stopped the clock; the candidate starts it again.
   await expect(page.getByRole('heading', { name: 'Paused' })).toBeVisible();
-  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Go on', exact: true }).click();
   await expect(page.getByRole('heading', { name: /^Question \d+ of/ })).toBeVisible();
 });
 
@@ -27,7 +27,7 @@ test('tutor mode shows the right answer, the choice, every reason and the handbo
   await signInAs(page, 'Wren Ashlock');
   await begin(page, { mode: 'Tutor', questions: 1 });
   await choose(page, 0);
-  await page.getByRole('button', { name: 'Check' }).click();
+  await page.getByRole('button', { name: 'Check', exact: true }).click();
   await expect(page.getByText('Right answer')).toHaveCount(1);
   await expect(page.getByText('Your choice')).toHaveCount(1);
   await expect(page.getByRole('radiogroup')).toHaveCount(0);
@@ -49,25 +49,25 @@ test('an answer can be taken back and an option brought back', async ({ page }) 
   await expect(rule).toHaveAttribute('aria-pressed', 'false');
   await expect(page.getByRole('radio', { name: 'Sure', exact: true })).toBeDisabled();
   await choose(page, 1);
-  await page.getByRole('radio', { name: 'Leaning' }).check();
-  await page.getByRole('button', { name: 'Take my answer back' }).click();
+  await page.getByRole('radio', { name: 'Leaning', exact: true }).check();
+  await page.getByRole('button', { name: 'Take my answer back', exact: true }).click();
   await expect(page.getByRole('radiogroup').getByRole('radio', { checked: true })).toHaveCount(0);
-  await expect(page.getByRole('button', { name: 'Question 1: not answered' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Question 1: not answered', exact: true })).toBeVisible();
 });
 
 test('the hand-in check leads to what is left, and handing in by accident takes two steps', async ({ page }) => {
   await signInAs(page, 'Wren Ashlock');
   await begin(page, { mode: 'Timed', questions: 4 });
   await choose(page, 0);
-  await page.getByRole('button', { name: 'Question 3: not seen yet' }).click();
+  await page.getByRole('button', { name: 'Question 3: not seen yet', exact: true }).click();
   await page.getByRole('button', { name: 'Flag', exact: true }).click();
-  await page.getByRole('button', { name: 'Hand in' }).click();
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
   await expect(page.getByText('You have answered 1 of 4 questions.')).toBeVisible();
   await expect(page.getByRole('heading', { name: '1 question flagged' })).toBeVisible();
-  await page.getByRole('button', { name: 'Go to question 2' }).click();
+  await page.getByRole('button', { name: 'Go to question 2', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Question 2 of 4' })).toBeVisible();
-  await page.getByRole('button', { name: 'Hand in' }).click();
-  await page.getByRole('button', { name: 'Hand in with 3 blanks' }).click();
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await page.getByRole('button', { name: 'Hand in with 3 blanks', exact: true }).click();
   await expect(page.getByText('Fewer than 80 % of the questions were answered')).toBeVisible();
 });
 
@@ -85,7 +85,7 @@ test('the builder counts as choices change', async ({ page }) => {
   await signInAs(page, 'Idris Vane');
   await page.goto('/build');
   await expect(page.getByText('129 questions to draw from')).toBeVisible();
-  await page.getByRole('button', { name: 'Clear' }).click();
+  await page.getByRole('button', { name: 'Clear', exact: true }).click();
   await page.getByRole('checkbox', { name: /^Mountain weather/ }).check();
   await expect(page.getByText('20 questions to draw from')).toBeVisible();
   await page.getByRole('button', { name: 'parts of Mountain weather' }).click();
@@ -101,7 +101,7 @@ test('the builder counts as choices change', async ({ page }) => {
 test('a test that has not begun can be discarded', async ({ page }) => {
   await signInAs(page, 'Petra Quill');
   await page.goto('/build');
-  await page.getByRole('button', { name: 'Build it' }).click();
+  await page.getByRole('button', { name: 'Build it', exact: true }).click();
   await expect(page.getByRole('link', { name: 'Begin' })).toBeVisible();
   await page.getByRole('link', { name: 'Later' }).click();
   await page.getByRole('button', { name: /^Discard/ }).click();
@@ -110,7 +110,7 @@ test('a test that has not begun can be discarded', async ({ page }) => {
 
 test('theme and text size are kept and sent with the page, before any script runs', async ({ page }) => {
   await page.goto('/sign-in');
-  await page.getByRole('button', { name: 'Look' }).click();
+  await page.getByRole('button', { name: 'Look', exact: true }).click();
   await page.getByRole('radio', { name: 'Clear (high contrast)' }).check();
   await page.getByRole('radio', { name: 'Largest' }).check();
   const [response] = await Promise.all([
@@ -125,7 +125,7 @@ test('signing in with a wrong password says what to do and keeps the address', a
   await page.goto('/sign-in');
   await page.getByLabel('E-mail address').fill('wren@corvane.example');
   await page.getByLabel('Password').fill('not this one');
-  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
   await expect(page.getByText('This address and password do not belong together.')).toBeVisible();
   await expect(page.getByLabel('E-mail address')).toHaveValue('wren@corvane.example');
 });

@@ -35,12 +35,12 @@ test('every main view', async ({ page }) => {
   for (let i = 0; i < 5; i++) {
     await choose(page, i % 4);
     if (i === 1) await page.getByRole('button', { name: 'Flag', exact: true }).click();
-    await page.getByRole('button', { name: 'Check' }).click();
+    await page.getByRole('button', { name: 'Check', exact: true }).click();
     await page.getByText('To take with you').waitFor();
-    if (i < 4) await page.getByRole('button', { name: 'Next' }).click();
+    if (i < 4) await page.getByRole('button', { name: 'Next', exact: true }).click();
   }
   await shoot(page, 'tutor');
-  await page.getByRole('button', { name: 'Hand in' }).click();
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
   await shoot(page, 'hand-in-check');
   await page.getByRole('button', { name: /^Hand in/ }).click();
   await page.getByRole('heading', { name: 'By topic' }).waitFor();
@@ -52,10 +52,13 @@ test('every main view', async ({ page }) => {
   for (let i = 0; i < 7; i++) {
     if (i !== 3) await choose(page, i % 4);
     if (i === 2 || i === 5) await page.getByRole('button', { name: 'Flag', exact: true }).click();
-    await page.getByRole('button', { name: 'Next' }).click();
+    await page.getByRole('button', { name: 'Next', exact: true }).click();
   }
   await choose(page, 1);
-  await page.getByRole('button', { name: 'Rule out' }).nth(2).click();
+  await page
+    .getByRole('button', { name: /^Rule out:/ })
+    .nth(2)
+    .click();
   await page.getByText('All saved').waitFor();
   await shoot(page, 'sitting', { themes: true });
   await page.goto('/pieces');
@@ -70,7 +73,7 @@ test('every main view', async ({ page }) => {
   await begin(page, { mode: 'Timed', questions: 5 });
   await page.goto('/build');
   await page.getByRole('radio', { name: 'Timed', exact: true }).check();
-  await page.getByRole('button', { name: 'Build it' }).click();
+  await page.getByRole('button', { name: 'Build it', exact: true }).click();
   await page.getByText('a mark').waitFor();
   await shoot(page, 'briefing');
 

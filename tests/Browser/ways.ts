@@ -17,7 +17,7 @@ export async function begin(
   await page.getByRole('radio', { name: mode, exact: true }).check();
   await page.getByRole('spinbutton', { name: 'How many questions' }).fill(String(questions));
   if (minutes) await page.getByRole('spinbutton', { name: 'Minutes' }).fill(String(minutes));
-  await page.getByRole('button', { name: 'Build it' }).click();
+  await page.getByRole('button', { name: 'Build it', exact: true }).click();
   await page.getByRole('link', { name: 'Begin' }).click();
   await expect(page.getByRole('heading', { name: 'Question 1 of' })).toBeVisible();
 }

@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Assembly\Bank;
 use App\Assembly\Pool;
 use App\Question\Exam;
+use App\Workshop\BankLoader;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\TestCase;
 
@@ -61,6 +62,18 @@ final class BankTest extends TestCase
         self::assertSame(0, $this->inPools([Pool::GotIt]));
     }
 
+    public function test_a_question_that_moves_to_another_topic_is_counted_there(): void
+    {
+        $folder = sys_get_temp_dir().'/uplandia-move-'.getmypid();
+        @mkdir("{$folder}/questions", 0777, true);
+        copy(__DIR__.'/../exam/exam.yaml', "{$folder}/exam.yaml");
+        file_put_contents("{$folder}/questions/all.yaml", str_replace('subtopic: ridge.path', 'subtopic: water.ford', (string) file_get_contents(__DIR__.'/../exam/questions/all.yaml')));
+        app(BankLoader::class)->load($folder);
+        $ford = (int) DB::table('topics')->where('code', 'water.ford')->value('id');
+
+        self::assertSame(['missed' => 1, 'flagged' => 2, 'partly' => 1, 'right' => 2], array_filter((new Bank($this->exam, $this->user))->met()[$ford]));
+    }
+
     public function test_a_kind_that_no_sitting_can_show_yet_is_not_offered(): void
     {
         DB::table('questions')->orderBy('id')->limit(2)->update(['kind' => 'written']);
@@ -87,7 +100,7 @@ final class BankTest extends TestCase
         $bank->units($topics, []);
         $log = DB::getQueryLog();
         DB::disableQueryLog();
-        self::assertCount(5, $log);
+        self::assertCount(6, $log);
         foreach ($log as ['query' => $query, 'bindings' => $bindings]) {
             foreach (DB::select("explain query plan {$query}", $bindings) as $step) {
                 self::assertDoesNotMatchRegularExpression('/^SCAN (questions|standings)/', $step->detail, $query);
