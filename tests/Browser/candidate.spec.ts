@@ -27,7 +27,7 @@ test('from sign-in to a marked, explained test, and the next one from what was m
 });
 
 test('a reload in mid-test keeps the question, every answer and the clock', async ({ page }) => {
-  await signInAs(page, 'Tamsin Orrel');
+  await signInAs(page, 'Petra Quill');
   await begin(page, { mode: 'Timed', questions: 6, minutes: 9 });
   await choose(page, 1);
   await page.getByRole('button', { name: 'Flag', exact: true }).click();
