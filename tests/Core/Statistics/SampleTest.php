@@ -46,8 +46,8 @@ final class SampleTest extends TestCase
 
     public function test_wilson_stays_within_bounds_holds_the_share_and_narrows_with_n(): void
     {
+        $before = 1.0;
         foreach ([1, 5, 40, 1000] as $n) {
-            $before = 1.0;
             for ($k = 0; $k <= $n; $k += max(1, intdiv($n, 20))) {
                 $interval = Wilson::interval($k, $n);
                 self::assertTrue($interval->low >= 0 && $interval->high <= 1);
@@ -56,6 +56,7 @@ final class SampleTest extends TestCase
             }
             $width = Wilson::interval($n / 2, $n)->high - Wilson::interval($n / 2, $n)->low;
             self::assertLessThan($before, $width);
+            $before = $width;
         }
     }
 }
