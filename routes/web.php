@@ -7,6 +7,7 @@ use App\Account\SessionController;
 use App\Assembly\BuilderController;
 use App\Handbook\HandbookController;
 use App\Insight\InsightController;
+use App\Media\MediaController;
 use App\Scoring\ResultController;
 use App\Sitting\SittingController;
 use App\Today\TodayController;
@@ -52,5 +53,7 @@ Route::prefix('api')->group(function (): void {
     Route::fallback(fn () => abort(404));
 });
 
+Route::get('media/{name}', [MediaController::class, 'show'])->middleware(['auth', 'throttle:api'])->where('name', '[a-z0-9]+\.[a-z0-9]+');
+
 // Every other address is a screen of the one page; the browser finds out which.
-Route::view('{screen?}', 'app')->where('screen', '^(?!api(/|$)).*')->name('screen');
+Route::view('{screen?}', 'app')->where('screen', '^(?!(api|media)(/|$)).*')->name('screen');

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Handbook\HandbookFile;
+use App\Workshop\Lint\Numbers;
+use App\Workshop\Lint\Papers;
+use App\Workshop\Lint\Texts;
+use App\Workshop\Lint\Units;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use Symfony\Component\Yaml\Yaml;
@@ -29,24 +33,43 @@ final class BankLint
      */
     public function of(string $folder): array
     {
-        $faults = $questions = [];
+        $faults = $items = [];
         foreach (glob("{$folder}/questions/*.yaml") ?: [] as $file) {
             array_push($faults, ...$this->schemaFaults($file));
-            try {
-                QuestionFile::read($file);
-            } catch (InvalidBank $invalid) {
-                $faults[] = $invalid->getMessage();
-            }
-            foreach ((array) Yaml::parseFile($file) as $question) {
-                $questions[] = (array) $question;
+            foreach ((array) Yaml::parseFile($file) as $item) {
+                $items[] = (array) $item;
             }
         }
-        if ($faults === []) {
-            $sheet = (array) Yaml::parseFile("{$folder}/exam.yaml");
-            $faults = [...$this->blueprintFaults($sheet, $questions), ...$this->handbookFaults(HandbookFile::folder("{$folder}/handbook"), $questions), ...$this->repeated($questions), ...$this->giveaways($questions)];
+        $questions = array_merge([], ...array_map(QuestionFile::questions(...), $items));
+        try {
+            $read = ExamFolder::read($folder);
+        } catch (InvalidBank $invalid) {
+            $faults[] = $invalid->getMessage();
+        }
+        if ($faults === [] && isset($read)) {
+            $texts = $this->texts($folder, $items);
+            $faults = [
+                ...$this->blueprintFaults($read->sheet, $questions), ...$this->handbookFaults($read->handbook, $questions), ...$this->repeated($questions), ...$this->giveaways($questions),
+                ...Units::faults($items), ...Units::gapFaults($questions), ...Numbers::faults($questions), ...Papers::faults($read),
+                ...Texts::mediaFaults($read->shelf, $texts), ...Texts::formulaFaults($texts),
+            ];
         }
 
-        return ['faults' => $faults, 'counts' => $this->counts($questions)];
+        return ['faults' => $faults, 'counts' => $this->counts($questions) + ['unit' => array_count_values(array_map(strval(...), array_column($items, 'unit')))]];
+    }
+
+    /**
+     * @param  list<array<mixed>>  $items
+     * @return array<string, mixed> everything that is shown as Markdown, by what it belongs to
+     */
+    private function texts(string $folder, array $items): array
+    {
+        $texts = array_column($items, null, 'id');
+        foreach ([...HandbookFile::folder("{$folder}/handbook"), ...HandbookFile::folder("{$folder}/tables")] as $page) {
+            $texts[$page['code']] = $page['body'];
+        }
+
+        return $texts;
     }
 
     /** @return list<string> */
@@ -151,7 +174,8 @@ final class BankLint
                     $faults[] = "{$question['id']}: \"{$option['text']}\" is no option worth thinking about.";
                 }
             }
-            if (($question['kind'] ?? 'single') !== 'single') {
+            // The options of a series are the same for all its statements, so their places and lengths say nothing.
+            if (($question['kind'] ?? 'single') !== 'single' || isset($options[0]['pinned'])) {
                 continue;
             }
             $singles++;

@@ -4,77 +4,64 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
-use App\Handbook\HandbookFile;
 use App\Handbook\HandbookSection;
+use App\Handbook\ReferenceTable;
+use App\Media\MediaStore;
 use App\Question\Exam;
 use App\Question\Topic;
 use Illuminate\Support\Facades\DB;
-use Symfony\Component\Yaml\Yaml;
 
 /**
  * Takes an exam's folder of text files into the bank. Loading again adds versions only where something changed.
  *
- * @phpstan-import-type Entry from QuestionFile
- * @phpstan-import-type Section from HandbookFile
+ * @phpstan-import-type Entry from QuestionEntry
+ * @phpstan-import-type UnitEntry from QuestionFile
+ * @phpstan-import-type Sheet from ExamFolder
+ * @phpstan-import-type PaperSheet from ExamFolder
  */
-final class BankLoader
+final readonly class BankLoader
 {
+    public function __construct(private MediaStore $media)
+    {
+    }
+
     /**
-     * @param  string  $folder  with exam.yaml and questions/*.yaml
+     * @param  string  $folder  as ExamFolder reads it
      * @return array{questions: int, changed: int}
      *
      * @throws InvalidBank with every fault found; then nothing has been written
      */
     public function load(string $folder): array
     {
-        $entries = [];
-        $faults = [];
-        foreach (glob("{$folder}/questions/*.yaml") ?: [] as $file) {
-            try {
-                array_push($entries, ...QuestionFile::read($file));
-            } catch (InvalidBank $invalid) {
-                $faults[] = $invalid->getMessage();
-            }
-        }
-        if ($faults !== []) {
-            throw InvalidBank::with($faults);
-        }
+        $read = ExamFolder::read($folder);
 
-        return DB::transaction(function () use ($folder, $entries): array {
-            $exam = $this->exam("{$folder}/exam.yaml");
-            $this->handbook($exam, HandbookFile::folder("{$folder}/handbook"));
+        return DB::transaction(function () use ($read): array {
+            $exam = $this->exam($read->sheet);
+            $this->media->keep($exam, $read->shelf);
+            $this->pages(HandbookSection::class, $exam, $read->handbook);
+            $this->pages(ReferenceTable::class, $exam, array_map(fn (array $table): array => array_diff_key($table, ['chapter' => 0]), $read->tables));
+            $changed = $this->questions($exam, $read->entries, $this->units($exam, $read->units));
+            $this->papers($exam, $read->papers);
 
-            return ['questions' => count($entries), 'changed' => $this->questions($exam, $entries)];
+            return ['questions' => count($read->entries), 'changed' => $changed];
         });
     }
 
-    private function exam(string $file): Exam
+    /** @param  Sheet  $sheet */
+    private function exam(array $sheet): Exam
     {
-        $sheet = Yaml::parseFile($file);
-        if (! is_array($sheet) || ! is_string($sheet['slug'] ?? null) || ! is_array($sheet['topics'] ?? null)) {
-            throw InvalidBank::with([basename($file).': an exam needs a slug and topics.']);
-        }
         $exam = Exam::query()->updateOrCreate(['slug' => $sheet['slug']], [
             'name' => $sheet['name'], 'summary' => $sheet['summary'], 'rules' => $sheet['rules'], 'position' => $sheet['position'] ?? 0,
         ]);
         $position = 0;
         foreach ($sheet['topics'] as $topic) {
             $top = $this->topic($exam, null, $topic, $position++);
-            foreach ($topic['subtopics'] ?? [] as $subtopic) {
+            foreach ($topic['subtopics'] as $subtopic) {
                 $this->topic($exam, $top->id, $subtopic, $position++);
             }
         }
 
         return $exam;
-    }
-
-    /** @param  list<Section>  $sections */
-    private function handbook(Exam $exam, array $sections): void
-    {
-        foreach ($sections as $position => $section) {
-            HandbookSection::query()->updateOrCreate(['exam_id' => $exam->id, 'code' => $section['code']], $section + ['position' => $position]);
-        }
-        HandbookSection::query()->where('exam_id', $exam->id)->whereNotIn('code', array_column($sections, 'code'))->delete();
     }
 
     /** @param  array{code: string, name: string, weight?: string}  $topic */
@@ -84,29 +71,64 @@ final class BankLoader
     }
 
     /**
+     * @param  class-string<HandbookSection>|class-string<ReferenceTable>  $model
+     * @param  list<array<string, string>>  $pages
+     */
+    private function pages(string $model, Exam $exam, array $pages): void
+    {
+        foreach ($pages as $position => $page) {
+            $model::query()->updateOrCreate(['exam_id' => $exam->id, 'code' => $page['code']], $page + ['position' => $position]);
+        }
+        $model::query()->where('exam_id', $exam->id)->whereNotIn('code', array_column($pages, 'code'))->delete();
+    }
+
+    /**
+     * @param  list<UnitEntry>  $units
+     * @return array<string, object{id: int, version_id: int}> by code
+     */
+    private function units(Exam $exam, array $units): array
+    {
+        $current = DB::table('units')->leftJoin('unit_versions', 'unit_versions.id', '=', 'units.version_id')->where('exam_id', $exam->id)->get(['units.id', 'code', 'units.version_id', 'number', 'shown'])->keyBy('code');
+        $kept = [];
+        foreach ($units as $unit) {
+            $before = $current[$unit['code']] ?? null;
+            $id = $before === null ? DB::table('units')->insertGetId(['exam_id' => $exam->id, 'code' => $unit['code'], 'kind' => $unit['kind']]) : (int) $before->id;
+            $version = (int) ($before->version_id ?? 0);
+            if ($before?->shown !== $shown = self::json($unit['shown'])) {
+                $version = DB::table('unit_versions')->insertGetId(['unit_id' => $id, 'number' => 1 + (int) ($before->number ?? 0), 'shown' => $shown, 'created_at' => now()]);
+            }
+            DB::table('units')->where('id', $id)->update(['kind' => $unit['kind'], 'version_id' => $version]);
+            $kept[$unit['code']] = (object) ['id' => $id, 'version_id' => $version];
+        }
+
+        return $kept;
+    }
+
+    /**
      * @param  list<Entry>  $entries
+     * @param  array<string, object{id: int, version_id: int}>  $units
      * @return int how many are new or changed
      */
-    private function questions(Exam $exam, array $entries): int
+    private function questions(Exam $exam, array $entries, array $units): int
     {
         $topics = Topic::query()->where('exam_id', $exam->id)->pluck('id', 'code');
         $current = DB::table('questions')->leftJoin('question_versions', 'question_versions.id', '=', 'questions.version_id')->where('exam_id', $exam->id)
-            ->get(['questions.id', 'code', 'topic_id', 'number', 'marks', 'shown', 'answer'])->keyBy('code');
+            ->get(['questions.id', 'code', 'topic_id', 'number', 'marks', 'shown', 'answer', 'unit_version_id'])->keyBy('code');
         $changed = 0;
         foreach ($entries as $entry) {
             $topic = $topics[$entry['topic']] ?? throw InvalidBank::with(["{$entry['code']}: there is no subtopic \"{$entry['topic']}\"."]);
+            $unit = $units[$entry['unit'] ?? ''] ?? null;
             $before = $current[$entry['code']] ?? null;
-            $id = $this->question($exam, (int) $topic, $entry, $before?->id);
+            $id = $this->question($exam, (int) $topic, $unit?->id, $entry, $before?->id);
             if ($before !== null && (int) $before->topic_id !== (int) $topic) {
                 // Standings repeat the topic so that pools are counted from one index.
                 DB::table('standings')->where('question_id', $id)->update(['topic_id' => $topic]);
             }
-            $shown = json_encode($entry['shown'], JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
-            $answer = json_encode($entry['answer'], JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
-            if ($before !== null && $before->shown === $shown && $before->answer === $answer && $before->marks === $entry['marks']) {
+            $version = ['marks' => $entry['marks'], 'shown' => self::json($entry['shown']), 'answer' => self::json($entry['answer']), 'unit_version_id' => $unit?->version_id];
+            if ($before !== null && array_intersect_key((array) $before, $version) == $version) {
                 continue;
             }
-            $version = DB::table('question_versions')->insertGetId(['question_id' => $id, 'number' => 1 + (int) ($before->number ?? 0), 'marks' => $entry['marks'], 'shown' => $shown, 'answer' => $answer, 'created_at' => now()]);
+            $version = DB::table('question_versions')->insertGetId($version + ['question_id' => $id, 'number' => 1 + (int) ($before->number ?? 0), 'created_at' => now()]);
             DB::table('questions')->where('id', $id)->update(['version_id' => $version]);
             $changed++;
         }
@@ -115,9 +137,9 @@ final class BankLoader
     }
 
     /** @param  Entry  $entry */
-    private function question(Exam $exam, int $topic, array $entry, ?int $id): int
+    private function question(Exam $exam, int $topic, ?int $unit, array $entry, ?int $id): int
     {
-        $row = ['topic_id' => $topic, 'kind' => $entry['kind'], 'difficulty' => $entry['difficulty'], 'updated_at' => now()];
+        $row = ['topic_id' => $topic, 'unit_id' => $unit, 'unit_place' => $entry['place'], 'kind' => $entry['kind'], 'difficulty' => $entry['difficulty'], 'updated_at' => now()];
         if ($id === null) {
             $id = DB::table('questions')->insertGetId($row + ['exam_id' => $exam->id, 'code' => $entry['code'], 'created_at' => now()]);
         } else {
@@ -127,5 +149,30 @@ final class BankLoader
         DB::table('question_tags')->insert(array_map(fn (string $family, string $value): array => ['question_id' => $id, 'family' => $family, 'value' => $value], array_keys($entry['tags']), $entry['tags']));
 
         return $id;
+    }
+
+    /** @param  list<PaperSheet>  $papers */
+    private function papers(Exam $exam, array $papers): void
+    {
+        $ids = DB::table('questions')->where('exam_id', $exam->id)->pluck('id', 'code');
+        foreach ($papers as $paper) {
+            DB::table('papers')->updateOrInsert(['exam_id' => $exam->id, 'code' => $paper['code']], ['title' => $paper['title']]);
+            $id = DB::table('papers')->where('exam_id', $exam->id)->where('code', $paper['code'])->value('id');
+            $rows = [];
+            foreach ($paper['sections'] as $section => $codes) {
+                foreach ($codes as $code) {
+                    $question = $ids[$code] ?? throw InvalidBank::with(["papers/{$paper['code']}.yaml: there is no question \"{$code}\"."]);
+                    $rows[] = ['paper_id' => $id, 'position' => count($rows), 'section' => (string) $section, 'question_id' => $question];
+                }
+            }
+            // A test made from the paper keeps its own list, so the paper itself may be written anew.
+            DB::table('paper_items')->where('paper_id', $id)->delete();
+            DB::table('paper_items')->insert($rows);
+        }
+    }
+
+    private static function json(mixed $value): string
+    {
+        return json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
     }
 }

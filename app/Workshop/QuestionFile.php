@@ -4,110 +4,109 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Media\Shelf;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
-use Uplandia\Core\Question\Definition;
 use Uplandia\Core\Question\InvalidQuestion;
-use Uplandia\Core\Question\Kind;
 
 /**
- * Reads question files (docs/question-format.md) into what is stored: `shown` and `answer`.
+ * Reads question files (docs/question-format.md) into what is stored. A list item is a question, or a unit that holds
+ * questions: a case, a passage set or a series.
  *
- * @phpstan-type Entry array{code: string, topic: string, kind: string, difficulty: string, marks: string, tags: array<string, string>, shown: array<string, mixed>, answer: array<string, mixed>}
+ * @phpstan-import-type Entry from QuestionEntry
+ *
+ * @phpstan-type UnitEntry array{code: string, kind: string, shown: array<string, mixed>}
  */
-final class QuestionFile
+final readonly class QuestionFile
 {
-    /** Fields of a question that a candidate must not see while sitting. */
-    private const HIDDEN = ['rationale', 'references', 'keys', 'rule', 'order', 'value', 'absolute', 'relative', 'accepted', 'gaps', 'targets', 'rubric', 'model', 'weights', 'check', 'evidence'];
-
-    private const OWN_COLUMNS = ['id', 'subtopic', 'kind', 'difficulty', 'marks', 'tags'];
+    private const UNITS = ['case', 'passage', 'series'];
 
     /**
-     * @return list<Entry>
-     *
-     * @throws InvalidBank
+     * @param  list<Entry>  $entries
+     * @param  list<UnitEntry>  $units
      */
-    public static function read(string $file): array
+    private function __construct(public array $entries, public array $units)
+    {
+    }
+
+    /** @throws InvalidBank with every fault of the file */
+    public static function read(string $file, Shelf $shelf): self
     {
         try {
-            $questions = Yaml::parseFile($file);
+            $items = Yaml::parseFile($file);
         } catch (ParseException $error) {
             throw InvalidBank::with([basename($file).": {$error->getMessage()}"]);
         }
-        $entries = $faults = [];
-        foreach (is_array($questions) ? $questions : [] as $question) {
-            $name = is_array($question) && is_string($question['id'] ?? null) ? $question['id'] : 'a question without an id';
+        $entries = $units = $faults = [];
+        foreach (is_array($items) ? $items : [] as $item) {
+            $item = is_array($item) ? $item : [];
             try {
-                $entries[] = self::entry(is_array($question) ? $question : []);
+                if (isset($item['unit'])) {
+                    $units[] = self::unit($item, $shelf);
+                }
             } catch (InvalidQuestion $error) {
-                $faults[] = basename($file).", {$name}: {$error->getMessage()}";
+                $faults[] = basename($file).', '.self::name($item).": {$error->getMessage()}";
+            }
+            foreach (self::questions($item) as $place => $question) {
+                try {
+                    $entries[] = QuestionEntry::of($question, $shelf, isset($item['unit']) ? (string) $item['id'] : null, $place);
+                } catch (InvalidQuestion $error) {
+                    $faults[] = basename($file).', '.self::name($question).": {$error->getMessage()}";
+                }
             }
         }
         if ($faults !== []) {
             throw InvalidBank::with($faults);
         }
 
-        return $entries;
+        return new self($entries, $units);
     }
 
     /**
-     * @param  array<mixed>  $question
-     * @return Entry
+     * The questions of one list item, those of a series with the options they share.
      *
-     * @throws InvalidQuestion
+     * @param  array<mixed>  $item
+     * @return list<array<mixed>>
      */
-    private static function entry(array $question): array
+    public static function questions(array $item): array
     {
-        foreach (['id', 'subtopic', 'difficulty', 'stem', 'rationale'] as $needed) {
-            if (! is_string($question[$needed] ?? null) || $question[$needed] === '') {
-                throw InvalidQuestion::because("\"{$needed}\" is missing.");
-            }
+        if (! isset($item['unit'])) {
+            return [$item];
         }
-        $kind = Kind::tryFrom(is_string($question['kind'] ?? null) ? $question['kind'] : 'single') ?? throw InvalidQuestion::because('There is no such kind of question.');
-        $hidden = array_flip(self::HIDDEN);
-        $shown = array_diff_key($question, $hidden, array_flip(self::OWN_COLUMNS));
-        $answer = array_intersect_key($question, $hidden);
-        if (is_array($question['options'] ?? null)) {
-            [$shown['options'], $answer] = self::options($question['options'], $kind, $answer);
+        $questions = array_values(array_map(fn (mixed $question): array => is_array($question) ? $question : [], (array) ($item['questions'] ?? [])));
+        if ($item['unit'] !== 'series') {
+            return $questions;
         }
-        Definition::question($kind, $shown, $answer);
 
-        return [
-            'code' => $question['id'], 'topic' => $question['subtopic'], 'kind' => $kind->value, 'difficulty' => $question['difficulty'],
-            'marks' => (string) ($question['marks'] ?? 1), 'tags' => (array) ($question['tags'] ?? []), 'shown' => $shown, 'answer' => $answer,
-        ];
+        return array_map(function (array $question) use ($item): array {
+            $options = [];
+            foreach ((array) ($item['options'] ?? []) as $id => $text) {
+                // Options that several statements share keep their places.
+                $options[] = ['text' => $text, 'why' => $question['why'][$id] ?? null, 'pinned' => true] + ($id === ($question['key'] ?? null) ? ['key' => true] : []);
+            }
+
+            return array_diff_key($question, ['key' => 0, 'why' => 0]) + ['options' => $options];
+        }, $questions);
     }
 
     /**
-     * Options are written with their reason and key beside them, and stored apart from both.
-     *
-     * @param  array<mixed>  $options
-     * @param  array<mixed>  $answer
-     * @return array{list<array<string, mixed>>, array<mixed>}
-     *
-     * @throws InvalidQuestion
+     * @param  array<mixed>  $item
+     * @return UnitEntry
      */
-    private static function options(array $options, Kind $kind, array $answer): array
+    private static function unit(array $item, Shelf $shelf): array
     {
-        $shown = $why = $keys = [];
-        foreach (array_values($options) as $i => $option) {
-            if (! is_array($option) || ! is_scalar($option['text'] ?? null) || ! is_string($option['why'] ?? null)) {
-                throw InvalidQuestion::because('Every option needs a text and a reason why it is right or wrong.');
-            }
-            $id = chr(ord('a') + $i % 26).($i < 26 ? '' : (string) intdiv($i, 26));
-            $shown[] = ['id' => $id, 'text' => (string) $option['text']] + (($option['pinned'] ?? false) === true ? ['pinned' => true] : []);
-            $why[$id] = $option['why'];
-            if (($option['key'] ?? false) === true) {
-                $keys[] = $id;
-            }
+        if (! is_string($item['id'] ?? null) || ! in_array($item['unit'], self::UNITS, true) || ! is_string($item['title'] ?? null)) {
+            throw InvalidQuestion::because('A unit needs an id, a title, and to be a case, a passage or a series.');
         }
-        $answer['why'] = $why;
-        if ($kind === Kind::Single) {
-            $answer['key'] = count($keys) === 1 ? $keys[0] : throw InvalidQuestion::because('Exactly one option must be marked `key: true`.');
-        } else {
-            $answer['keys'] = $keys;
-        }
+        /** @var array<string, mixed> $shown */
+        $shown = $shelf->linked(array_intersect_key($item, ['title' => 0, 'text' => 0, 'exhibits' => 0]));
 
-        return [$shown, $answer];
+        return ['code' => $item['id'], 'kind' => $item['unit'], 'shown' => $shown];
+    }
+
+    /** @param  array<mixed>  $item */
+    private static function name(array $item): string
+    {
+        return is_string($item['id'] ?? null) ? $item['id'] : 'a question without an id';
     }
 }

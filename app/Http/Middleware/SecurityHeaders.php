@@ -31,7 +31,8 @@ final class SecurityHeaders
             $headers['Cache-Control'] = 'no-store, private';
         }
         foreach ($headers as $name => $value) {
-            $response->headers->set($name, $value);
+            // A drawing has a stricter policy of its own.
+            $response->headers->set($name, $value, ! ($name === 'Content-Security-Policy' && $response->headers->has($name)));
         }
 
         return $response;
