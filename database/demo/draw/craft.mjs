@@ -1,0 +1,147 @@
+import { area, arrow, circle, ellipse, line, n, path, poly, rect, smooth, text } from './sheet.mjs';
+
+const round4 = (value) => Math.round(value * 10000) / 10000;
+const regionsOf = (w, h) => ({
+  spot: (x, y, r) => ({ circle: [round4(x / w), round4(y / h), round4(r / w)] }),
+  box: (x1, y1, x2, y2) => ({ rectangle: [round4(x1 / w), round4(y1 / h), round4(x2 / w), round4(y2 / h)] }),
+  shape: (list) => ({ polygon: list.map(([x, y]) => [round4(x / w), round4(y / h)]) }),
+});
+const rad = (degrees) => (degrees * Math.PI) / 180;
+/** The point at a bearing (degrees clockwise from north) and distance. */
+const bear = (x, y, degrees, r) => [x + r * Math.sin(rad(degrees)), y - r * Math.cos(rad(degrees))];
+const tag = (x, y, name) => circle(x, y, 10, 'paper', 'stroke="#96301f" stroke-width="2"') + text(x, y + 4.5, name, { anchor: 'middle', bold: true, cls: 'redink' });
+const arc = (x, y, r, from, to, cls = 'line', width = 1.5) => { const a = bear(x, y, from, r), b = bear(x, y, to, r); return path(`M${n(a[0])} ${n(a[1])}A${r} ${r} 0 ${to - from > 180 ? 1 : 0} 1 ${n(b[0])} ${n(b[1])}`, cls, width); };
+const walker = (x, y, s = 1, cls = 'line') => circle(x, y - 20 * s, 5 * s, 'ink') + line(x, y - 15 * s, x, y - 4 * s, cls, 2.5 * s) + line(x, y - 4 * s, x - 5 * s, y + 8 * s, cls, 2.5 * s) + line(x, y - 4 * s, x + 5 * s, y + 8 * s, cls, 2.5 * s) + line(x - 7 * s, y - 8 * s, x + 7 * s, y - 11 * s, cls, 2.5 * s);
+const ground = (list, h, cls = 'earth') => area([...list, [list[list.length - 1][0], h], [list[0][0], h]], cls) + poly(list, 'line', 1.5);
+
+// ---- knots: crossings are found on the curve itself and alternate, over and under, along the rope -------------------
+
+function curve(list, per = 40) {
+  const at = (i) => list[Math.max(0, Math.min(list.length - 1, i))];
+  const out = [];
+  for (let i = 0; i < list.length - 1; i++) {
+    const [a, b, c, d] = [at(i - 1), at(i), at(i + 1), at(i + 2)];
+    for (let k = 0; k < per; k++) {
+      const t = k / per;
+      out.push([0, 1].map((j) => 0.5 * (2 * b[j] + (c[j] - a[j]) * t + (2 * a[j] - 5 * b[j] + 4 * c[j] - d[j]) * t * t + (3 * b[j] - a[j] - 3 * c[j] + d[j]) * t ** 3)));
+    }
+  }
+  return [...out, list[list.length - 1]];
+}
+
+function alternating(list, cls = 'rope') {
+  const pts = curve(list);
+  const crossings = [];
+  for (let i = 0; i < pts.length - 1; i++) {
+    for (let j = i + 2; j < pts.length - 1; j++) {
+      const [a, b, c, d] = [pts[i], pts[i + 1], pts[j], pts[j + 1]];
+      const side = (p, q, r) => (q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]);
+      if (side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0) crossings.push([i, j]);
+    }
+  }
+  const passes = crossings.flat().sort((a, b) => a - b);
+  const over = new Set(passes.filter((_, k) => k % 2 === 0));
+  let out = poly(pts, 'line', 11) + poly(pts, cls, 8);
+  for (const at of crossings.flat().filter((i) => over.has(i))) {
+    const piece = pts.slice(Math.max(0, at - 14), at + 15);
+    const butt = (klass, width) => `<polyline class="${klass}" points="${piece.map(([x, y]) => `${n(x)},${n(y)}`).join(' ')}" stroke-width="${width}"/>`;
+    out += butt('halo', 17) + butt('line', 11) + butt(cls, 8);
+  }
+  return { svg: out, crossings: crossings.length };
+}
+const strand = (list, cls = 'rope') => poly(list, 'halo', 16) + poly(list, 'line', 11) + poly(list, cls, 8);
+
+export function craft() {
+  const out = {};
+  const regions = {};
+  const W = 480;
+
+  { // A base-plate compass with 235° set.
+    const H = 330, { spot, box } = regionsOf(W, H), set = 235, cx = 240, cy = 190, r = 92;
+    const ticks = Array.from({ length: 72 }, (_, i) => i * 5).map((d) => { const a = d - set; return line(...bear(cx, cy, a, r), ...bear(cx, cy, a, r - (d % 30 ? (d % 10 ? 5 : 8) : 12)), 'line', d % 30 ? 1 : 2) + (d % 30 ? '' : text(...bear(cx, cy, a, r - 24).map((v, k) => v + 4 * k), d === 0 ? 'N' : d, { size: 12, anchor: 'middle', bold: d === 0 })); });
+    const needle = 28;
+    out['compass'] = [W, H, [rect(140, 14, 200, 306, 'cloth', 'rx="14" stroke="#1f2c26"'), line(240, 22, 240, 84, 'red', 3), poly([[230, 40], [240, 22], [250, 40]], 'red', 3), circle(cx, cy, r + 8, 'paper', 'stroke="#1f2c26" stroke-width="2"'), ...ticks,
+      poly([bear(cx, cy, -set - 7, 52), bear(cx, cy, -set, 64), bear(cx, cy, -set + 7, 52)], 'red', 2.5), line(...bear(cx, cy, -set, 62), ...bear(cx, cy, -set + 180, 62), 'red', 1.2),
+      area([bear(cx, cy, needle, 56), bear(cx, cy, needle + 90, 7), bear(cx, cy, needle - 90, 7)], 'redink'), area([bear(cx, cy, needle + 180, 56), bear(cx, cy, needle + 90, 7), bear(cx, cy, needle - 90, 7)], 'paper', 'stroke="#1f2c26"'), circle(cx, cy, 4, 'ink'),
+      ...Array.from({ length: 11 }, (_, i) => line(140, 40 + i * 25, i % 2 ? 146 : 150, 40 + i * 25)), text(30, 60, 'travel arrow', { size: 11 }), line(104, 56, 232, 40, 'faint', 1), text(30, 300, 'scale', { size: 11 }), line(62, 296, 142, 290, 'faint', 1)]];
+    regions['compass.svg'] = { index: spot(240, 96, 18), needle: spot(...bear(cx, cy, needle, 46), 18), arrow: spot(...bear(cx, cy, -set, 58), 17), north: spot(...bear(cx, cy, -set, r - 10), 14), scale: box(138, 60, 156, 280) };
+  }
+  { // Two norths and an angle between them.
+    const cx = 240, cy = 250;
+    out['norths'] = [W, 290, [arrow(cx, cy, cx, 40), text(cx + 8, 46, 'grid north', { bold: true }), arrow(cx, cy, ...bear(cx, cy, -12, 212), 'blue'), text(cx - 52, 40, 'magnetic north', { bold: true, anchor: 'end', cls: 'blueink' }), arrow(cx, cy, ...bear(cx, cy, 74, 180), 'red', 2.5), text(472, 186, 'to the goal', { bold: true, cls: 'redink', anchor: 'end' }), arc(cx, cy, 70, 0, 74), text(cx + 16, cy - 72, '074°', { halo: true }), arc(cx, cy, 120, -12, 74, 'blue'), text(cx + 44, cy - 122, '078° on the compass', { cls: 'blueink' }), text(cx - 14, 120, '4° (drawn larger)', { size: 11, anchor: 'end' }), circle(cx, cy, 4, 'ink')]];
+  }
+  out['back-bearing'] = [W, 230, (() => { const a = [120, 180], b = bear(120, 180, 62, 290); return [arrow(...a, ...bear(120, 180, 62, 278), 'red', 2.5), circle(...a, 5, 'ink'), circle(...b, 5, 'ink'), text(a[0] - 12, a[1] + 24, 'you', { bold: true }), text(b[0] - 10, b[1] - 12, 'cairn', { bold: true }), line(...a, a[0], a[1] - 110, 'soft', 1.2, 'stroke-dasharray="4 4"'), line(...b, b[0], b[1] - 30, 'soft', 1.2, 'stroke-dasharray="4 4"'), arc(...a, 52, 0, 62), text(a[0] + 26, a[1] - 62, '062°'), arc(...b, 34, 0, 242, 'blue'), text(b[0] + 42, b[1] + 30, '242°', { cls: 'blueink' })]; })()];
+  out['aiming-off'] = [W, 250, [path(smooth([[8, 60], [120, 66], [240, 56], [360, 64], [472, 58]]), 'blue', 4), rect(228, 48, 24, 18, 'paper', 'stroke="#1f2c26" stroke-width="2"'), text(240, 40, 'bridge', { anchor: 'middle', bold: true }), circle(240, 220, 5, 'ink'), text(252, 226, 'start', { bold: true }), line(240, 214, 240, 70, 'soft', 1.5, 'stroke-dasharray="5 5"'), arrow(240, 214, 160, 76, 'red', 2.5), text(128, 150, 'aim here', { bold: true, cls: 'redink', anchor: 'end' }), arrow(166, 82, 222, 76, 'line', 2), text(196, 100, 'turn right', { size: 11, anchor: 'middle', halo: true })]];
+  out['fix-angles'] = [W, 220, [[110, 100, 80, 'good'], [350, 18, 14, 'poor']].map(([x, a, b, word]) => [line(...bear(x, 130, a - 50, 120), ...bear(x, 130, a + 130, 70), 'red', 2), line(...bear(x, 130, b - a - 50, 120), ...bear(x, 130, b - a + 130, 70), 'blue', 2), circle(x, 130, 5, 'ink'), text(x, 212, word === 'good' ? 'lines that cross squarely fix well' : 'lines that cross narrowly fix badly', { size: 11, anchor: 'middle' })])];
+  { // Slopes in profile, with the contours they would make.
+    const profile = (x, f, name) => { const list = Array.from({ length: 41 }, (_, i) => [x + i * 4.6, 150 - 120 * f(i / 40)]); const at = Array.from({ length: 9 }, (_, k) => { const h = (k + 0.5) / 9; const i = list.findIndex(([, y]) => 150 - y >= 120 * h); return list[i][0]; }); return [ground(list, 160), ...at.map((px) => line(px, 172, px, 206, 'brown', 1)), text(x + 92, 228, name, { anchor: 'middle', bold: true })]; };
+    out['slopes'] = [W, 240, [profile(30, (t) => t ** 2.4, 'concave'), profile(266, (t) => 1 - (1 - t) ** 2.4, 'convex')]];
+  }
+  out['slope-angles'] = [W, 250, [...[15, 25, 30, 35, 45, 55].map((d) => { const [x, y] = bear(60, 220, 90 - d, d > 44 ? 230 : 330); return line(60, 220, x, y, d >= 30 && d <= 45 ? 'red' : 'line', d >= 30 && d <= 45 ? 2.4 : 1.3) + text(x + 6, y + 4, `${d}°`, { bold: d >= 30 && d <= 45 }); }), line(60, 220, 440, 220, 'line', 2)]];
+  { // A ridge in winter, with the wind from the left.
+    const H = 280, { spot, shape } = regionsOf(W, H);
+    const land = [[8, 240], [80, 220], [160, 160], [225, 90], [245, 86], [300, 150], [370, 200], [472, 235]];
+    out['lee-slope'] = [W, H, [rect(8, 8, W - 16, 264, 'sky'), ground(land, 272), area([[225, 88], [250, 72], [272, 88], [318, 140], [380, 190], [440, 222], [370, 202], [300, 152], [246, 88]], 'snow', 'stroke="#6b756f"'), path('M225 90C236 70 256 66 272 80C262 78 256 84 252 92', 'soft', 1.5), poly([[20, 238], [90, 216], [170, 152], [222, 92]], 'blue', 2), ...[60, 90, 120].map((y) => arrow(30, y, 130, y, 'blue', 2)), text(30, 46, 'wind for two days'), text(96, 204, 'blown thin', { size: 11, halo: true })]];
+    regions['lee-slope.svg'] = { lee: shape([[262, 78], [290, 78], [390, 180], [360, 204], [300, 156], [262, 112]]), windward: shape([[90, 196], [150, 140], [210, 80], [222, 96], [170, 160], [100, 214]]), crest: spot(236, 84, 13), runout: spot(440, 226, 28) };
+  }
+  out['snow-pit'] = [W, 280, [['new snow, loose', 34, 'paper'], ['wind slab, knife', 60, 'snow'], ['weak layer, fist: loose grains', 14, 'cold'], ['old snow, one finger', 70, 'snow'], ['ice crust', 8, 'water'], ['ground', 30, 'earth']].reduce(([y, parts], [name, h, cls]) => [y + h, [...parts, rect(40, y, 180, h, cls, 'stroke="#1f2c26" stroke-width="1"'), line(220, y + h / 2, 240, y + h / 2, 'soft', 1), text(246, y + h / 2 + 4, name)]], [24, []])[1]];
+  { // A river with four places to cross.
+    const H = 330, { spot, box } = regionsOf(W, H);
+    const banks = [[[0, 120], [70, 110], [120, 128], [150, 170], [190, 190], [240, 176], [300, 120], [370, 96], [430, 120], [480, 130]], [[0, 176], [60, 168], [90, 184], [118, 222], [186, 240], [262, 222], [322, 196], [372, 204], [432, 178], [480, 180]]];
+    out['river'] = [W, H, [rect(8, 8, W - 16, 314, 'wood'), `<path class="water" d="${smooth(banks[0])}L480 180${smooth([...banks[1]].reverse()).replace('M', 'L')}Z" stroke="#2c6a92"/>`, ellipse(352, 150, 26, 12, 'rock', 'stroke="#6b756f"'), ellipse(398, 150, 18, 9, 'rock', 'stroke="#6b756f"'), ...[[40, 140], [56, 152], [30, 156], [70, 140]].map(([x, y]) => ellipse(x, y, 7, 5, 'rock', 'stroke="#1f2c26"')), path('M128 196q8 -8 14 4', 'blue', 2), path('M140 212q8 -8 14 4', 'blue', 2), arrow(210, 206, 250, 200, 'blue', 2.5), ...[450, 458, 466].map((x) => line(x, 128, x, 182, 'line', 1.5)), text(452, 116, 'fall', { size: 11, anchor: 'end' }), text(44, 196, 'boulders', { size: 11, anchor: 'middle' }), text(376, 84, 'wide, gravel', { size: 11, anchor: 'middle' }), text(150, 262, 'undercut outer bank', { size: 11, anchor: 'middle' }), text(30, 40, 'the river flows to the right; width of the sheet: 240 m', { size: 11 })]];
+    regions['river.svg'] = { braids: box(318, 100, 420, 200), bend: spot(160, 218, 36), boulders: spot(48, 148, 34), fall: box(436, 116, 478, 186) };
+  }
+  { // A splinted forearm.
+    const H = 230, { spot, box } = regionsOf(W, H);
+    out['splint'] = [W, H, [path('M20 86C70 70 120 76 150 82L330 92C352 92 366 84 384 82C420 78 452 84 452 92C452 98 430 98 420 98C446 98 462 104 460 112C458 118 436 116 424 114C448 118 458 124 454 132C450 138 430 132 418 130C436 136 442 142 438 148C430 154 406 146 390 142L340 140L150 146C110 152 60 156 20 146Z', 'skin', 1.5, 'stroke="#1f2c26"'), path('M376 84C372 66 384 54 396 52C404 54 398 66 396 80', 'skin', 1.5, 'stroke="#1f2c26"'), rect(140, 76, 210, 16, 'rock', 'rx="5" stroke="#1f2c26"'), rect(140, 136, 210, 16, 'rock', 'rx="5" stroke="#1f2c26"'), ...[165, 215, 265, 315].map((x) => rect(x, 72, 22, 84, 'cloth', 'stroke="#1f2c26"')), text(40, 190, 'elbow'), text(240, 190, 'splint and bandages', { anchor: 'middle' }), text(430, 190, 'hand', { anchor: 'middle' })]];
+    regions['splint.svg'] = { fingers: box(405, 78, 466, 154), elbow: box(20, 74, 120, 154), splint: box(140, 70, 350, 156), thumb: spot(390, 60, 14) };
+  }
+  { // A lower over an edge.
+    const H = 300, { spot } = regionsOf(W, H);
+    out['lower'] = [W, H, [ground([[8, 150], [60, 140], [120, 140], [290, 140], [306, 148], [312, 290]], 292, 'rock'), ellipse(70, 118, 42, 34, 'rock', 'stroke="#1f2c26" stroke-width="1.5"'), poly([[108, 104], [150, 118], [108, 132]], 'blue', 4), circle(154, 118, 7, 'line', 'stroke-width="3"'), walker(200, 128, 1.1), poly([[162, 118], [196, 116], [296, 134], [308, 146]], 'rope', 4), line(308, 146, 322, 236, 'rope', 4), walker(326, 258, 1.1), text(70, 76, 'boulder', { anchor: 'middle', size: 11 }), text(322, 140, 'bare, sharp edge', { size: 11 }), text(150, 98, 'karabiner', { size: 11 })]];
+    regions['lower.svg'] = { edge: spot(306, 144, 20), boulder: spot(66, 118, 34), karabiner: spot(154, 118, 16), client: spot(326, 246, 26), guide: spot(200, 116, 26) };
+  }
+  out['anchor-angle'] = [W, 260, [[75, 30], [205, 90], [375, 120]].map(([x, d]) => { const l = bear(x, 190, -d / 2, 95), r = bear(x, 190, d / 2, 95); return [circle(...l, 6, 'ink'), circle(...r, 6, 'ink'), line(...l, x, 190, 'blue', 3), line(...r, x, 190, 'blue', 3), arc(x, 190, 40, -d / 2, d / 2), text(x, 142, `${d}°`, { anchor: 'middle', halo: true }), arrow(x, 190, x, 236, 'red', 3), text(x + 10, 232, '4 kN', { cls: 'redink' })]; })];
+  { // Knots.
+    const eight = [[0.06, -7], [0.04, -4.83], [0.03, -2], [-0.9, 1.2], [-1.6, 3], [-1.1, 4.5], [0.2, 5], [1.3, 4.4], [1.7, 3], [1, 1.2], [-0.7, -1.2], [-1.7, -3], [-1.2, -4.5], [0, -5], [1.2, -4.4], [1.7, -3], [0.9, -1.2], [0.1, 1.6], [0.07, 3.4], [0.05, 7]].map(([x, y]) => [240 + 26 * y, 110 + 26 * x]);
+    const knot = alternating(eight);
+    if (knot.crossings !== 4) throw new Error(`The figure of eight has ${knot.crossings} crossings.`);
+    out['knot-eight'] = [W, 220, [knot.svg]];
+    const trefoil = [];
+    for (let t = 0.62; t < 0.62 + 2 * Math.PI - 1.0; t += 0.22) trefoil.push([240 + 32 * (Math.sin(t + 2.62) + 2 * Math.sin(2 * (t + 2.62))), 118 + 32 * (Math.cos(t + 2.62) - 2 * Math.cos(2 * (t + 2.62)))]);
+    const first = trefoil[0], last = trefoil[trefoil.length - 1];
+    const beyond = (a, b, far) => [b[0] + (far * (b[0] - a[0])) / Math.hypot(b[0] - a[0], b[1] - a[1]), b[1] + (far * (b[1] - a[1])) / Math.hypot(b[0] - a[0], b[1] - a[1])];
+    const over = alternating([beyond(trefoil[1], first, 90), ...trefoil, beyond(trefoil[trefoil.length - 2], last, 14)]);
+    out['knot-overhand'] = [W, 230, [over.svg]];
+    console.error('overhand crossings', over.crossings);
+    const bar = rect(60, 90, 360, 60, 'rock', 'stroke="#1f2c26" stroke-width="1.5"');
+    out['knot-clove'] = [W, 240, [bar, strand([[232, 232], [222, 150], [196, 90]]), strand([[284, 150], [258, 90], [248, 10]]), strand([[178, 150], [302, 90]])]];
+    out['knot-girth'] = [W, 240, [bar, strand([[222, 90], [222, 236]]), strand([[258, 90], [258, 236]]), strand([[196, 150], [196, 168], [206, 178], [274, 178], [284, 168], [284, 150]])]];
+  }
+  out['signal-times'] = [W, 170, [...[['call', 10, 46], ['answer', 20, 106]].map(([name, gap, y]) => [text(10, y + 5, name, { bold: true }), line(70, y + 12, 460, y + 12, 'soft', 1), ...Array.from({ length: 130 / gap }, (_, i) => i * gap).filter((s) => s < 60 || s >= 120).map((s) => rect(70 + (s / 130) * 390, y - 12, 7, 24, 'ink'))]), ...[0, 30, 60, 90, 120].map((s) => text(72 + (s / 130) * 390, 150, `${s} s`, { size: 11, anchor: 'middle' }))]];
+  out['signal-body'] = [W, 220, [[130, -40, 40, 'Y'], [350, -40, 140, 'N']].map(([x, left, right, name]) => [circle(x, 60, 16, 'skin', 'stroke="#1f2c26" stroke-width="2"'), line(x, 76, x, 140, 'line', 8), line(x, 140, x - 22, 190, 'line', 8), line(x, 140, x + 22, 190, 'line', 8), line(x, 92, ...bear(x, 92, left, 64), 'line', 8), line(x, 92, ...bear(x, 92, right, 64), 'line', 8), text(x, 214, name, { anchor: 'middle', bold: true, size: 15 })])];
+  { // Where a helicopter might land.
+    const H = 320, { spot, box } = regionsOf(W, H);
+    out['landing'] = [W, H, [rect(8, 8, W - 16, 304, 'wood'), ...Array.from({ length: 8 }, (_, i) => path(smooth([[8, 30 + i * 13], [110, 22 + i * 12], [190, 8 + i * 6]]), 'brown', 1)), rect(250, 150, 140, 90, 'earth', 'rx="14" stroke="#6b756f"'), ...[[60, 240], [84, 256], [104, 232], [76, 276], [122, 262], [140, 240]].map(([x, y]) => circle(x, y, 12, 'wood', 'stroke="#27612f" stroke-width="2"')), line(300, 10, 440, 130, 'line', 1.5), line(308, 8, 448, 126, 'line', 1.5), rect(326, 32, 6, 12, 'ink'), rect(424, 112, 6, 12, 'ink'), area([[180, 172], [196, 144], [212, 172]], 'warm', 'stroke="#1f2c26"'), area([[186, 204], [202, 176], [218, 204]], 'warm', 'stroke="#1f2c26"'), ellipse(410, 290, 60, 22, 'water', 'stroke="#2c6a92"'), arrow(20, 150, 90, 150, 'blue', 3), text(20, 140, 'wind', { cls: 'blueink' }), text(320, 200, 'level turf', { anchor: 'middle' }), text(196, 222, 'loose tents', { anchor: 'middle', size: 11 }), text(400, 74, 'wires', { size: 11 }), text(100, 300, 'wood', { size: 11, anchor: 'middle' }), text(30, 60, 'slope', { size: 11 }), text(410, 294, 'tarn', { size: 11, anchor: 'middle' })]];
+    regions['landing.svg'] = { turf: box(252, 150, 392, 242), tents: spot(198, 178, 34), wires: spot(378, 66, 44), slope: box(10, 12, 180, 110), wood: spot(98, 250, 44) };
+  }
+  out['order-of-march'] = [W, 170, [ground([[8, 140], [120, 132], [240, 118], [360, 98], [472, 84]], 160), ...[[420, 84, 'leader'], [366, 92, 'slowest'], [310, 102, ''], [256, 112, ''], [202, 120, ''], [148, 126, ''], [80, 132, 'strong, last']].map(([x, y, name]) => walker(x, y, 0.9) + text(x, y - 30, name, { size: 11, anchor: 'middle' }))]];
+  out['leapfrog'] = [W, 170, [line(30, 90, 450, 90, 'soft', 1.2, 'stroke-dasharray="5 5"'), arrow(30, 140, 120, 140, 'line', 2), text(30, 132, 'bearing', { size: 11 }), walker(60, 90), walker(200, 90), walker(340, 90, 1, 'soft'), path('M206 70C240 40 300 40 334 66', 'red', 2), text(60, 56, '1 sights', { size: 11, anchor: 'middle' }), text(200, 56, '2 is lined up', { size: 11, anchor: 'middle' }), text(352, 56, 'then goes on', { size: 11, anchor: 'middle' })]];
+  out['search-circle'] = [W, 260, [circle(240, 130, 110, 'warm', 'stroke="#96301f" stroke-width="2"'), circle(240, 130, 55, 'line', 'stroke-width="1.2" stroke-dasharray="5 5"'), circle(240, 130, 5, 'ink'), text(248, 126, 'last seen', { bold: true, halo: true }), line(240, 130, 240, 20, 'red', 1.5), text(246, 40, 'r = v · t', { halo: true }), path(smooth([[120, 60], [200, 110], [240, 130], [300, 170], [390, 190]]), 'line', 2, 'stroke-dasharray="7 4"'), text(384, 208, 'path', { size: 11 })]];
+  out['snow-hole'] = [W, 260, [rect(8, 8, W - 16, 244, 'sky'), area([[8, 90], [120, 80], [300, 60], [420, 60], [430, 250], [8, 250]], 'snow', 'stroke="#6b756f"'), area([[440, 208], [330, 208], [318, 170], [120, 170], [112, 120], [180, 92], [290, 96], [330, 130], [360, 178], [440, 178]], 'paper', 'stroke="#1f2c26"'), rect(130, 158, 180, 12, 'cloth', 'stroke="#1f2c26"'), line(236, 96, 252, 56, 'blue', 3), text(220, 152, 'bench', { anchor: 'middle' }), text(392, 200, 'way in', { size: 11, anchor: 'middle' }), text(262, 48, 'air hole', { size: 11 })]];
+  out['radio-shadow'] = [W, 240, [rect(8, 8, W - 16, 224, 'sky'), ground([[8, 210], [80, 196], [150, 90], [176, 84], [240, 190], [300, 204], [360, 150], [420, 120], [472, 130]], 232), line(176, 80, 176, 56, 'line', 3), circle(176, 52, 4, 'redink'), walker(290, 194, 0.8), walker(416, 112, 0.8), line(178, 54, 410, 100, 'green', 1.6, 'stroke-dasharray="6 4"'), line(178, 54, 236, 184, 'red', 1.6, 'stroke-dasharray="6 4"'), text(186, 44, 'relay'), text(300, 224, 'A', { bold: true }), text(424, 140, 'B', { bold: true })]];
+  out['rope-wear'] = [W, 150, [[80, 'sound'], [240, 'fluffed'], [400, 'flat place']].map(([x, name], k) => [path(`M${x - 60} 90C${x - 30} ${k === 2 ? 40 : 30} ${x + 30} ${k === 2 ? 40 : 30} ${x + 60} 90`, 'rope', 14), ...(k === 1 ? Array.from({ length: 14 }, (_, i) => line(x - 40 + i * 6, 50 + Math.abs(i - 7) * 3, x - 44 + i * 6, 40 + Math.abs(i - 7) * 3, 'soft', 1)) : []), ...(k === 2 ? [path(`M${x - 12} 46L${x} 60L${x + 12} 46`, 'halo', 7)] : []), text(x, 130, name, { anchor: 'middle' })])];
+  { // Steps to come down with a rope.
+    out['dower-steps'] = [W, 320, [ground([[8, 60], [130, 60], [140, 120], [230, 128], [238, 226], [320, 234], [472, 250]], 312, 'rock'), path('M60 60c-6-20 10-30 22-26c14 2 20 16 14 26Z', 'rock', 1.5, 'stroke="#1f2c26"'), text(76, 24, 'block', { anchor: 'middle', size: 11 }), line(20, 60, 20, 20, 'green', 3), path('M20 34c-14 0-10-20 0-18c12-2 14 18 0 18', 'wood', 1, 'stroke="#27612f"'), text(40, 12, 'dead birch', { size: 11 }), arrow(156, 62, 156, 120, 'red', 1.5), text(164, 94, '6 m', { cls: 'redink' }), arrow(254, 130, 254, 226, 'red', 1.5), text(262, 182, '10 m', { cls: 'redink' }), text(186, 146, 'ledge, 3 m wide', { size: 11, anchor: 'middle' }), text(380, 228, 'scree', { size: 11 }), ...[290, 310, 336, 360, 400].map((x, i) => circle(x, 232 + i * 3, 3, 'ink'))]];
+  }
+  { // The symbols of Corvane's sheets.
+    const rows = [[(x, y) => line(x, y, x + 60, y, 'line', 2, 'stroke-dasharray="7 4"'), 'path'], [(x, y) => line(x, y, x + 60, y, 'line', 2) + [8, 20, 32, 44, 56].map((d) => circle(x + d, y, 2.6, 'ink')).join(''), 'wall'], [(x, y) => path(`M${x} ${y}q15 -8 30 0t30 0`, 'blue', 2), 'stream'], [(x, y) => rect(x + 24, y - 6, 12, 12, 'ink'), 'hut'], [(x, y) => poly([[x + 22, y + 6], [x + 30, y - 8], [x + 38, y + 6], [x + 22, y + 6]]), 'surveyed top'], [(x, y) => Array.from({ length: 7 }, (_, i) => line(x + i * 10, y - 6, x + 3 + i * 10, y + 5, 'line', 1.5)).join('') + line(x, y - 6, x + 64, y - 6), 'crag'], [(x, y) => [0, 20, 40].map((d) => path(`M${x + d} ${y + 5}h16M${x + d + 4} ${y + 5}v-8M${x + d + 8} ${y + 5}v-11M${x + d + 12} ${y + 5}v-8`, 'blue', 1.3)).join(''), 'bog'], [(x, y) => line(x, y, x + 60, y, 'brown', 1.8) + line(x, y + 6, x + 60, y + 6, 'brown', 0.7), 'contours']];
+    out['symbols'] = [W, 210, rows.map(([draw, name], i) => { const x = 30 + (i % 2) * 230, y = 32 + Math.floor(i / 2) * 48; return draw(x, y) + text(x + 82, y + 5, name); })];
+  }
+  out['ground-insulation'] = [W, 200, [rect(8, 150, W - 16, 40, 'earth'), ...[['mat', 138, 12, 'cloth'], ['rope, laid flat', 126, 12, 'warm'], ['packs', 100, 26, 'rock']].map(([name, y, h, cls]) => rect(90, y, 300, h, cls, 'stroke="#1f2c26"') + text(396, y + h / 2 + (name === 'mat' ? 6 : 3), name, { size: 11 })), ellipse(240, 82, 130, 18, 'skin', 'stroke="#1f2c26"'), circle(384, 80, 15, 'skin', 'stroke="#1f2c26"'), path('M80 84C110 40 370 40 408 84', 'blue', 3), text(240, 40, 'bag and shelter over all', { anchor: 'middle', size: 11 })]];
+  { // A fork of a river, for a case.
+    out['senn-water'] = [W, 300, [rect(8, 8, W - 16, 284, 'wood'), path(smooth([[150, 8], [170, 80], [220, 150], [230, 220], [250, 292]]), 'blue', 12), path(smooth([[330, 8], [310, 70], [262, 120], [222, 156]]), 'blue', 8), line(214, 256, 262, 246, 'line', 6), text(270, 250, 'footbridge, 4 km round'), tag(168, 70, 'A'), tag(300, 76, 'B'), tag(226, 196, 'C'), rect(60, 120, 12, 12, 'ink'), text(52, 112, 'Senn Hut'), rect(410, 60, 12, 12, 'ink'), text(400, 52, 'camp', { anchor: 'end' }), text(20, 280, 'north is up; the water flows south', { size: 11 })]];
+  }
+  out['path-erosion'] = [W, 190, [ground([[8, 60], [150, 66], [170, 90], [200, 104], [240, 98], [280, 106], [310, 88], [330, 66], [472, 60]], 180), ...[30, 60, 90, 120, 350, 380, 410, 440].map((x) => line(x, 62, x - 3, 48, 'green', 1.5) + line(x, 62, x + 3, 48, 'green', 1.5)), path('M170 96q12 -6 24 6t26 -4t30 4t34 -6t26 -2', 'blue', 1.5), arrow(150, 40, 330, 40), arrow(330, 40, 150, 40), text(240, 32, '6 m', { anchor: 'middle' }), text(240, 140, 'mud where turf was', { anchor: 'middle' })]];
+  return { out, regions };
+}

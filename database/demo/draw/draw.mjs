@@ -1,0 +1,15 @@
+// Draws every picture of the demo: node database/demo/draw/draw.mjs
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { drawing } from './sheet.mjs';
+import { maps } from './maps.mjs';
+import { sky } from './sky.mjs';
+import { craft } from './craft.mjs';
+
+const folder = new URL('../licence/pictures/', import.meta.url).pathname;
+mkdirSync(folder, { recursive: true });
+const regions = {};
+for (const part of [maps(), sky(), craft()]) {
+  for (const [name, [width, height, parts]] of Object.entries(part.out)) writeFileSync(`${folder}${name}.svg`, drawing(width, height, parts));
+  for (const [picture, areas] of Object.entries(part.regions)) if (Object.keys(areas).length) regions[picture] = areas;
+}
+writeFileSync(`${folder}regions.json`, JSON.stringify(regions, null, 1) + '\n');
