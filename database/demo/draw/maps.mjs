@@ -54,7 +54,7 @@ export function maps() {
       saddle: sheet.spot(...saddle, 0.17), west: sheet.spot(...west, 0.15), east: sheet.spot(...east, 0.15), knoll: sheet.spot(...knoll, 0.13), spur: sheet.spot(0.6, 0.6, 0.2), reentrant: sheet.spot(1.47, 0.88, 0.15),
     });
     add('map-hallin-grid', sheet, [top(sheet, west), top(sheet, east), hut(sheet, [0.35, 0.4], 'Lower Hut'), track(sheet, [[0.35, 0.4], [0.55, 0.75], [0.66, 1.1], west, [1.2, 1.38], saddle, [1.9, 1.33], east, [2.5, 0.9], [2.75, 0.3]])], [], {
-      asked: sheet.spot(1.7, 1.2, 0.08), swapped: sheet.spot(2.2, 0.7, 0.12), left: sheet.spot(0.7, 0.2, 0.12), east: sheet.spot(1.75, 1.28, 0.05),
+      asked: sheet.spot(1.75, 1.25, 0.1), swapped: sheet.spot(1.25, 1.75, 0.12), corner: sheet.spot(1, 1, 0.12), beyond: sheet.spot(2.75, 1.25, 0.12),
     });
     add('map-hallin-route', sheet, [top(sheet, [west[0], west[1] + 0.02], 'Hallin Head'), top(sheet, [east[0], east[1] + 0.02], 'East Hallin'), hut(sheet, [0.3, 0.25], 'Senn Hut'), hut(sheet, [2.78, 0.2], 'road end'), stream(sheet, 1.49, 1.0), track(sheet, [[0.3, 0.25], [0.5, 0.55], [0.62, 0.95], west, [1.2, 1.38], saddle, [1.9, 1.33], east, [2.45, 0.85], [2.78, 0.2]]), letter(sheet, west, '1'), letter(sheet, saddle, '2'), letter(sheet, east, '3')]);
   }
@@ -62,7 +62,7 @@ export function maps() {
     const sheet = new MapSheet(brann, { east: 63, north: 28 });
     const summit = brann.level(1.5, 1.75);
     add('map-brann', sheet, [top(sheet, summit, 'Brann')], [], { spur: sheet.spot(1.5, 0.75, 0.16), west: sheet.spot(1.08, 0.82, 0.16), east: sheet.spot(1.96, 0.88, 0.16), summit: sheet.spot(...summit, 0.2), westspur: sheet.spot(0.6, 1.0, 0.18), eastspur: sheet.spot(2.42, 1.06, 0.18) });
-    add('map-brann-lines', sheet, [top(sheet, summit, 'Brann'), ...[['A', [1.5, 1.35], [1.5, 0.55]], ['B', [1.05, 1.1], [1.35, 0.35]], ['C', [0.85, 1.55], [0.55, 1.95]]].map(([name, from, to]) => arrow(...sheet.px(...from), ...sheet.px(...to), 'red', 2) + letter(sheet, from, name))]);
+    add('map-brann-lines', sheet, [top(sheet, summit, 'Brann'), ...[['A', [1.5, 1.35], [1.5, 0.55]], ['B', [1.05, 1.1], [1.35, 0.35]]].map(([name, from, to]) => arrow(...sheet.px(...from), ...sheet.px(...to), 'red', 2) + letter(sheet, from, name))]);
   }
   { // Two towers to take bearings from.
     const sheet = new MapSheet(teal, { east: 52, north: 8 });

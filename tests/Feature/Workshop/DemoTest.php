@@ -68,16 +68,40 @@ final class DemoTest extends TestCase
         self::assertSame($before, $count());
     }
 
-    public function test_every_question_of_the_demo_can_be_marked_and_explains_every_option(): void
+    public function test_every_question_of_the_demo_explains_every_part_and_shows_no_key(): void
     {
+        $kinds = [];
         foreach (DB::table('question_versions')->join('questions', 'questions.version_id', '=', 'question_versions.id')->get(['code', 'kind', 'shown', 'answer']) as $row) {
             $shown = json_decode((string) $row->shown, true);
             $answer = json_decode((string) $row->answer, true);
-            self::assertSame(array_column($shown['options'], 'id'), array_keys($answer['why']), $row->code);
-            self::assertContains($answer['key'], array_column($shown['options'], 'id'), $row->code);
+            $parts = match ($row->kind) {
+                'single', 'several' => array_column($shown['options'], 'id'),
+                'true_false_grid', 'matching', 'grouping', 'dropdown_gaps' => array_column($shown['rows'], 'id'),
+                'ordering' => array_column($shown['items'], 'id'),
+                'typed_gaps' => $shown['gaps'],
+                default => [],
+            };
+            self::assertEqualsCanonicalizing($parts, array_keys($answer['why'] ?? []), $row->code);
+            foreach (['slips', 'targets', 'rubric'] as $list) {
+                self::assertSame(count($answer[$list] ?? []), count(array_filter(array_column($answer[$list] ?? [], 'why'))), $row->code);
+            }
             self::assertNotEmpty($answer['references'], $row->code);
-            self::assertArrayNotHasKey('why', $shown);
+            self::assertSame([], array_intersect(array_keys($shown), ['key', 'keys', 'why', 'order', 'value', 'targets', 'decoys', 'slips', 'rubric', 'model', 'check', 'evidence', 'rationale', 'units']), $row->code);
+            $kinds[$row->kind] = ($kinds[$row->kind] ?? 0) + 1;
         }
-        self::assertGreaterThanOrEqual(60, DB::table('questions')->count());
+        self::assertCount(11, $kinds);
+        self::assertGreaterThanOrEqual(12, min($kinds));
+        self::assertGreaterThanOrEqual(340, array_sum($kinds));
+    }
+
+    public function test_an_order_cannot_be_read_from_what_is_shown(): void
+    {
+        $told = 0;
+        $all = DB::table('question_versions')->join('questions', 'questions.version_id', '=', 'question_versions.id')->where('kind', 'ordering')->get(['shown', 'answer']);
+        foreach ($all as $row) {
+            $told += array_column(json_decode((string) $row->shown, true)['items'], 'id') === json_decode((string) $row->answer, true)['order'] ? 1 : 0;
+        }
+
+        self::assertLessThan(count($all) / 4, $told);
     }
 }
