@@ -1,16 +1,22 @@
+import clsx from 'clsx';
 import { useEffect, useRef, type ReactNode } from 'react';
+import { createPortal } from 'react-dom';
+import { Button } from './Button';
 
-/** A question that must be answered before going on. The browser keeps the focus inside; Escape closes it. */
+/** What must be dealt with before going on. The browser keeps the focus inside; Escape closes it. */
 export function Dialog({
   title,
   onClose,
   children,
   actions,
+  wide,
 }: {
   title: string;
   onClose: () => void;
   children: ReactNode;
-  actions: ReactNode;
+  /** Without any, one button closes it. */
+  actions?: ReactNode;
+  wide?: boolean;
 }) {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => {
@@ -18,13 +24,14 @@ export function Dialog({
     shown?.showModal();
     return () => shown?.close();
   }, []);
-  return (
+  return createPortal(
     <dialog ref={dialog} className="modal" aria-label={title} onCancel={(event) => (event.preventDefault(), onClose())}>
-      <div className="modal-box border border-base-300">
+      <div className={clsx('modal-box border border-base-300', wide && 'max-w-4xl')}>
         <h2 className="mb-2 text-xl font-bold">{title}</h2>
         {children}
-        <div className="mt-6 flex flex-wrap gap-3">{actions}</div>
+        <div className="mt-6 flex flex-wrap gap-3">{actions ?? <Button onClick={onClose}>Close</Button>}</div>
       </div>
-    </dialog>
+    </dialog>,
+    document.body,
   );
 }

@@ -1,15 +1,37 @@
-import ReactMarkdown from 'react-markdown';
+import type { ImgHTMLAttributes } from 'react';
+import ReactMarkdown, { type Components } from 'react-markdown';
 import rehypeKatex from 'rehype-katex';
 import remarkGfm from 'remark-gfm';
 import remarkMath from 'remark-math';
+import { Film, Picture, Sound } from './Media';
 
 const REMARK = [remarkGfm, remarkMath];
 const REHYPE = [[rehypeKatex, { throwOnError: false, output: 'htmlAndMathml' }]] as never;
 
-/** Markdown with tables and TeX, as questions are written. Raw HTML is shown as text, never run. */
+/** What Markdown calls an image may be a picture, a sound or a film. */
+function Media({ src, alt = '', title = '' }: ImgHTMLAttributes<HTMLImageElement>) {
+  const file = typeof src === 'string' ? src : '';
+  if (file.endsWith('.mp3')) return <Sound src={file} label={alt} written={title} />;
+  if (/\.(mp4|webm)$/.test(file)) return <Film src={file} label={alt} written={title} />;
+  return <Picture src={file} alt={alt} />;
+}
+
+const BLOCK: Components = {
+  img: Media,
+  // A player or a picture that can be enlarged is no part of a sentence.
+  p: ({ node, children }) =>
+    node?.children.some((child) => child.type === 'element' && child.tagName === 'img') ? (
+      <div>{children}</div>
+    ) : (
+      <p>{children}</p>
+    ),
+};
+const INLINE: Components = { img: Media, p: 'span' };
+
+/** Markdown with tables, TeX, pictures, sounds and films, as questions are written. Raw HTML is shown as text, never run. */
 export function Markdown({ children, inline }: { children: string; inline?: boolean }) {
   const shown = (
-    <ReactMarkdown remarkPlugins={REMARK} rehypePlugins={REHYPE} {...(inline ? { components: { p: 'span' } } : {})}>
+    <ReactMarkdown remarkPlugins={REMARK} rehypePlugins={REHYPE} components={inline ? INLINE : BLOCK}>
       {children}
     </ReactMarkdown>
   );
