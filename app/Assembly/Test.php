@@ -13,7 +13,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * A fixed list of questions with its settings.
  *
  * @property string $id
- * @property int $user_id
+ * @property int|null $user_id null: a fixed paper, which is everybody's
+ * @property int|null $paper_id
  * @property int $exam_id
  * @property string $title
  * @property string $mode
@@ -26,7 +27,7 @@ final class Test extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['user_id', 'exam_id', 'recipe_id', 'title', 'mode', 'limit_ms', 'seed', 'questions'];
+    protected $fillable = ['user_id', 'exam_id', 'recipe_id', 'paper_id', 'title', 'mode', 'limit_ms', 'seed', 'questions'];
 
     /** @return BelongsTo<Exam, $this> */
     public function exam(): BelongsTo

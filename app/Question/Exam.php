@@ -6,13 +6,14 @@ namespace App\Question;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Uplandia\Core\Assembly\Blueprint;
 
 /**
  * @property int $id
  * @property string $slug
  * @property string $name
  * @property string $summary
- * @property array{cut: string, minutesPerQuestion: string} $rules
+ * @property array{cut: string, minutesPerQuestion: string, ...} $rules
  */
 final class Exam extends Model
 {
@@ -25,6 +26,12 @@ final class Exam extends Model
         $topics->orderBy('position');
 
         return $topics;
+    }
+
+    /** How the real exam is made up. */
+    public function blueprint(): Blueprint
+    {
+        return Blueprint::of($this->rules);
     }
 
     public function getRouteKeyName(): string

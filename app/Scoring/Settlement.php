@@ -6,9 +6,7 @@ namespace App\Scoring;
 
 use App\Question\QuestionVersion;
 use App\Sitting\Sitting;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Uplandia\Core\Marking\Credit;
 use Uplandia\Core\Marking\MalformedResponse;
 use Uplandia\Core\Marking\Marker;
 use Uplandia\Core\Question\Question;
@@ -32,7 +30,7 @@ final readonly class Settlement
      */
     public function questions(Sitting $sitting, ?array $positions = null): array
     {
-        return $this->items($sitting, $positions)->map(fn (object $item): Question => $item->version->forMarking())->all();
+        return array_map(fn (TestItem $item): Question => $item->question, $this->items($sitting, $positions));
     }
 
     /**
@@ -58,11 +56,7 @@ final readonly class Settlement
     public function finish(Sitting $sitting, State $state, int $now): void
     {
         $marked = $this->settle($sitting, $state, null, $now);
-        $totals = Totals::of($marked);
-        $sitting->update([
-            'status' => 'handed_in', 'pen' => null, 'deadline_ms' => null, 'ended_ms' => $state->endedAt ?? $now, 'by_clock' => $state->byClock, 'active_ms' => $state->activeMs,
-            'answered' => $totals->answered(), 'marks' => (string) $totals->marks, 'possible' => (string) $totals->possible,
-        ]);
+        $sitting->update(self::closing($marked, $state, $now));
     }
 
     /**
@@ -74,60 +68,83 @@ final readonly class Settlement
     public function settle(Sitting $sitting, State $state, ?array $positions, int $now): array
     {
         $items = $this->items($sitting, $positions);
-        $known = DB::table('outcomes')->where('sitting_id', $sitting->id)->pluck('first_look', 'position');
-        $seen = DB::table('standings')->where('user_id', $sitting->user_id)->whereIn('question_id', $items->pluck('question_id'))->pluck('seen', 'question_id');
-        $marked = $outcomes = $standings = [];
-        foreach ($items as $position => $item) {
-            $question = $state->questions[$position];
-            $credit = $this->marker->mark($item->version->forMarking(), $question->response);
-            $scheme = new MarkScheme((string) $item->marks, (string) $item->penalty);
-            $marked[] = new Marked($credit, $scheme);
-            $times = is_numeric($seen[$item->question_id] ?? null) ? (int) $seen[$item->question_id] : 0;
-            $again = isset($known[$position]);
-            $outcomes[] = $this->outcome($sitting, $position, $item, $credit, $scheme, $again ? (bool) $known[$position] : $times === 0, $now)
-                + ['sureness' => $question->sureness?->value, 'active_ms' => $question->activeMs];
-            $standings[] = [
-                'user_id' => $sitting->user_id, 'question_id' => $item->question_id, 'exam_id' => $sitting->exam_id, 'topic_id' => $item->topic_id,
-                'outcome' => $credit->outcome->value, 'flagged' => $question->flagged, 'seen' => $times + ($again ? 0 : 1), 'seen_ms' => $now,
-            ];
-        }
-        foreach (array_chunk($outcomes, 50) as $chunk) {
+        $known = DB::table('outcomes')->where('sitting_id', $sitting->id)->pluck('first_look', 'position')->map(fn (mixed $first): bool => (bool) $first)->all();
+        $seen = DB::table('standings')->where('user_id', $sitting->user_id)->whereIn('question_id', array_column($items, 'questionId'))->pluck('seen', 'question_id')->map(fn (mixed $n): int => is_numeric($n) ? (int) $n : 0)->all();
+        $settled = $this->project($sitting, $items, $state, $now, $known, $seen);
+        foreach (array_chunk($settled->outcomes, 50) as $chunk) {
             DB::table('outcomes')->upsert($chunk, ['sitting_id', 'position']);
         }
-        foreach (array_chunk($standings, 100) as $chunk) {
+        foreach (array_chunk($settled->standings, 100) as $chunk) {
             DB::table('standings')->upsert($chunk, ['user_id', 'question_id'], ['topic_id', 'outcome', 'flagged', 'seen', 'seen_ms']);
         }
 
-        return $marked;
+        return $settled->marked;
     }
 
     /**
-     * @param  object{question_id: int, version_id: int, topic_id: int}  $item
+     * What settling would write. Writes nothing itself.
+     *
+     * @param  array<int, TestItem>  $items  by position
+     * @param  array<int, bool>  $known  position => whether its outcome of earlier on was a first look
+     * @param  array<int, int>  $seen  question id => how often it was seen before
+     */
+    public function project(Sitting $sitting, array $items, State $state, int $now, array $known = [], array $seen = []): Settled
+    {
+        $marked = $outcomes = $standings = [];
+        foreach ($items as $position => $item) {
+            $question = $state->questions[$position];
+            $credit = $this->marker->mark($item->question, $question->response);
+            $marked[] = new Marked($credit, $item->scheme);
+            $times = $seen[$item->questionId] ?? 0;
+            $again = isset($known[$position]);
+            $outcomes[] = [
+                'sitting_id' => $sitting->id, 'position' => $position, 'user_id' => $sitting->user_id, 'exam_id' => $sitting->exam_id, 'question_id' => $item->questionId,
+                'version_id' => $item->versionId, 'topic_id' => $item->topicId, 'outcome' => $credit->outcome->value, 'credit' => $credit->share === null ? null : (string) $credit->share,
+                'marks' => (string) $item->scheme->marksFor($credit), 'possible' => (string) $item->scheme->marks, 'first_look' => $known[$position] ?? $times === 0, 'settled_ms' => $now,
+                'sureness' => $question->sureness?->value, 'active_ms' => $question->activeMs,
+            ];
+            $standings[] = [
+                'user_id' => $sitting->user_id, 'question_id' => $item->questionId, 'exam_id' => $sitting->exam_id, 'topic_id' => $item->topicId,
+                'outcome' => $credit->outcome->value, 'flagged' => $question->flagged, 'seen' => $times + ($again ? 0 : 1), 'seen_ms' => $now,
+            ];
+        }
+
+        return new Settled($marked, $outcomes, $standings);
+    }
+
+    /**
+     * The columns that close a sitting.
+     *
+     * @param  list<Marked>  $marked
      * @return array<string, mixed>
      */
-    private function outcome(Sitting $sitting, int $position, object $item, Credit $credit, MarkScheme $scheme, bool $firstLook, int $now): array
+    public static function closing(array $marked, State $state, int $now): array
     {
+        $totals = Totals::of($marked);
+
         return [
-            'sitting_id' => $sitting->id, 'position' => $position, 'user_id' => $sitting->user_id, 'exam_id' => $sitting->exam_id, 'question_id' => $item->question_id,
-            'version_id' => $item->version_id, 'topic_id' => $item->topic_id, 'outcome' => $credit->outcome->value, 'credit' => $credit->share === null ? null : (string) $credit->share,
-            'marks' => (string) $scheme->marksFor($credit), 'possible' => (string) $scheme->marks, 'first_look' => $firstLook, 'settled_ms' => $now,
+            'status' => 'handed_in', 'pen' => null, 'deadline_ms' => null, 'ended_ms' => $state->endedAt ?? $now, 'by_clock' => $state->byClock, 'active_ms' => $state->activeMs,
+            'answered' => $totals->answered(), 'marks' => (string) $totals->marks, 'possible' => (string) $totals->possible,
         ];
     }
 
     /**
-     * @param  list<int|null>|null  $positions
-     * @return Collection<int, object{question_id: int, version_id: int, topic_id: int, marks: string, penalty: string, version: QuestionVersion}> by position
+     * @param  list<int|null>|null  $positions  null: all
+     * @return array<int, TestItem> by position
      */
-    private function items(Sitting $sitting, ?array $positions): Collection
+    public function items(Sitting $sitting, ?array $positions = null): array
     {
         $rows = DB::table('test_items')->join('questions', 'questions.id', '=', 'test_items.question_id')->where('test_id', $sitting->test_id)
             ->when($positions !== null, fn ($query) => $query->whereIn('position', $positions ?? []))
             ->orderBy('position')->get(['position', 'question_id', 'test_items.version_id', 'topic_id', 'marks', 'penalty']);
         $versions = QuestionVersion::query()->with('question')->whereIn('id', $rows->pluck('version_id'))->get()->keyBy('id');
+        $items = [];
+        foreach ($rows as $row) {
+            $version = $versions[$row->version_id];
+            assert($version instanceof QuestionVersion);
+            $items[(int) $row->position] = new TestItem((int) $row->question_id, (int) $row->version_id, (int) $row->topic_id, new MarkScheme((string) $row->marks, (string) $row->penalty), $version->forMarking());
+        }
 
-        return $rows->keyBy('position')->map(fn (object $row): object => (object) [
-            'question_id' => (int) $row->question_id, 'version_id' => (int) $row->version_id, 'topic_id' => (int) $row->topic_id,
-            'marks' => (string) $row->marks, 'penalty' => (string) $row->penalty, 'version' => $versions[$row->version_id] ?? throw new \LogicException('A test item lost its version.'),
-        ]);
+        return $items;
     }
 }

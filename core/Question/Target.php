@@ -10,7 +10,7 @@ final readonly class Target
     /** Shares are stored with at most six decimals; a point this close to an edge lies on it. */
     private const ON_EDGE = 1e-9;
 
-    /** @param  list<Point>  $corners */
+    /** @param  non-empty-list<Point>  $corners */
     private function __construct(private array $corners, private ?float $radius, private float $aspect)
     {
     }
@@ -54,6 +54,19 @@ final readonly class Target
     public function contains(Point $point): bool
     {
         return $this->radius === null ? $this->polygonContains($point) : $this->circleContains($point, $this->radius);
+    }
+
+    /** @return array{Point, Point} the top left and bottom right corners of what encloses it, within the picture */
+    public function bounds(): array
+    {
+        $pad = $this->radius ?? 0.0;
+        $xs = array_column($this->corners, 'x');
+        $ys = array_column($this->corners, 'y');
+
+        return [
+            new Point(max(0.0, (float) min($xs) - $pad), max(0.0, (float) min($ys) - $pad / $this->aspect)),
+            new Point(min(1.0, (float) max($xs) + $pad), min(1.0, (float) max($ys) + $pad / $this->aspect)),
+        ];
     }
 
     private function circleContains(Point $point, float $radius): bool

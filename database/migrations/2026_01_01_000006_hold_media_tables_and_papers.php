@@ -42,6 +42,8 @@ return new class extends Migration
             $table->primary(['paper_id', 'position']);
         });
         Schema::table('tests', function (Blueprint $table): void {
+            // A fixed paper belongs to nobody: everybody sits the same test.
+            $table->foreignId('user_id')->nullable()->change();
             $table->foreignId('paper_id')->nullable()->constrained()->nullOnDelete();
         });
         Schema::table('test_items', function (Blueprint $table): void {

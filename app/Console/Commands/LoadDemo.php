@@ -9,6 +9,7 @@ use App\Account\User;
 use App\Question\Exam;
 use App\Sitting\Sitting;
 use App\Workshop\BankLoader;
+use App\Workshop\DemoCohort;
 use App\Workshop\DemoHistory;
 use App\Workshop\InvalidBank;
 use Illuminate\Console\Command;
@@ -19,11 +20,11 @@ final class LoadDemo extends Command
 {
     public const PASSWORD = 'corvane-in-the-mist';
 
-    protected $signature = 'demo:load';
+    protected $signature = 'demo:load {--cohort=400 : How many made-up candidates to compare with; 0 for none}';
 
     protected $description = 'Load the demo exams and the made-up people to sign in as; safe to run again';
 
-    public function handle(BankLoader $loader, DemoHistory $history): int
+    public function handle(BankLoader $loader, DemoHistory $history, DemoCohort $cohort): int
     {
         try {
             foreach (glob(database_path('demo/*/exam.yaml')) ?: [] as $sheet) {
@@ -36,14 +37,17 @@ final class LoadDemo extends Command
             return self::FAILURE;
         }
         $this->people($history);
+        $sittings = $cohort->load($this->exam(), (int) $this->option('cohort'));
+        if ($sittings > 0) {
+            $this->line("{$this->option('cohort')} made-up candidates have sat the papers: {$sittings} sittings.");
+        }
 
         return self::SUCCESS;
     }
 
     private function people(DemoHistory $history): void
     {
-        $exam = Exam::query()->orderBy('position')->firstOrFail();
-        assert($exam instanceof Exam);
+        $exam = $this->exam();
         /** @var list<array{key: string, name: string, about: string, role?: string, extra_time?: string, story?: array{days: int, sittings: int, questions: int, ability: float, growth: float, bias: float}}> $people */
         $people = Yaml::parseFile(database_path('demo/people.yaml'));
         $password = Hash::make(self::PASSWORD);
@@ -57,5 +61,13 @@ final class LoadDemo extends Command
                 $this->line("{$person['name']}: {$history->tell($user->refresh(), $exam, $person['story'])} sittings.");
             }
         }
+    }
+
+    private function exam(): Exam
+    {
+        $exam = Exam::query()->orderBy('position')->firstOrFail();
+        assert($exam instanceof Exam);
+
+        return $exam;
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature\Workshop;
 
 use App\Account\User;
+use App\Assembly\Paper;
+use App\Assembly\PaperTests;
 use App\Scoring\Settlement;
 use App\Sitting\Sitting;
 use App\Sitting\Sittings;
@@ -22,7 +24,7 @@ final class DemoTest extends TestCase
     {
         parent::setUp();
         $this->travelTo(Carbon::parse('2026-06-20 12:00:00'));
-        $this->artisan('demo:load');
+        $this->artisan('demo:load', ['--cohort' => 12]);
     }
 
     private function person(string $key): User
@@ -47,6 +49,39 @@ final class DemoTest extends TestCase
         self::assertGreaterThan(30, $checked);
     }
 
+    public function test_the_cohort_has_sat_the_papers_and_nobody_can_be_one_of_them(): void
+    {
+        $cohort = User::query()->where('made_up_as', 'like', 'cohort-%')->get();
+        self::assertCount(12, $cohort);
+        $sittings = Sitting::query()->with('test')->whereIn('user_id', $cohort->pluck('id'))->get();
+        self::assertGreaterThan(20, $sittings->count());
+        // Everybody sits the same test of a paper, which is nobody's own.
+        self::assertCount(3, $sittings->pluck('test_id')->unique());
+        self::assertSame([null], $sittings->pluck('test.user_id')->unique()->values()->all());
+        self::assertSame(59, $sittings->firstOrFail()->questions);
+        // Every kind of outcome occurs, and every kind of question.
+        $outcomes = DB::table('outcomes')->join('questions', 'questions.id', '=', 'outcomes.question_id')->whereIn('user_id', $cohort->pluck('id'))->get(['outcome', 'kind']);
+        self::assertEqualsCanonicalizing(['right', 'partly', 'missed', 'left_blank', 'pending'], $outcomes->pluck('outcome')->unique()->values()->all());
+        self::assertCount(11, $outcomes->pluck('kind')->unique());
+        // A wrong answer in the section with negative marking costs a third of a mark.
+        self::assertTrue(DB::table('outcomes')->whereIn('user_id', $cohort->pluck('id'))->where('marks', '-1/3')->exists());
+
+        $this->postJson('/api/session/demo', ['person' => 'cohort-001'])->assertNotFound();
+        $this->postJson('/api/session', ['email' => 'cohort-001@corvane.example', 'password' => '!'])->assertStatus(422);
+    }
+
+    public function test_a_paper_keeps_its_test_until_it_changes(): void
+    {
+        $paper = Paper::query()->with('exam')->firstOrFail();
+        $papers = app(PaperTests::class);
+        $before = $papers->of($paper);
+        self::assertSame($before->id, $papers->of($paper)->id);
+        self::assertSame(150 * 60_000, $before->limit_ms);
+
+        DB::table('paper_items')->where('paper_id', $paper->id)->where('position', 0)->update(['section' => 'craft']);
+        self::assertNotSame($before->id, $papers->of($paper)->id);
+    }
+
     public function test_the_made_up_people_tell_different_stories(): void
     {
         self::assertSame(0, Sitting::query()->where('user_id', $this->person('wren')->id)->count());
@@ -63,7 +98,7 @@ final class DemoTest extends TestCase
     {
         $count = fn (): array => array_map(fn (string $table): int => DB::table($table)->count(), ['users', 'questions', 'question_versions', 'sittings', 'sitting_events', 'outcomes']);
         $before = $count();
-        $this->artisan('demo:load');
+        $this->artisan('demo:load', ['--cohort' => 12]);
 
         self::assertSame($before, $count());
     }
