@@ -47,6 +47,7 @@ Route::prefix('api')->group(function (): void {
             Route::get('sittings/{sitting}/result', [ResultController::class, 'show']);
             Route::get('sittings/{sitting}/insight', [InsightController::class, 'show']);
             Route::get('sittings/{sitting}/review', [ResultController::class, 'review']);
+            Route::post('sittings/{sitting}/questions/{position}/rubric', [ResultController::class, 'mark'])->whereNumber('position');
             Route::get('sittings/{sitting}/questions/{position}', [ResultController::class, 'explain'])->whereNumber('position');
         });
     });

@@ -13,9 +13,6 @@ use Uplandia\Core\Assembly\Unit;
 /** Counts and fetches questions of an exam as one candidate sees them. SQL narrows; the core decides. */
 final readonly class Bank
 {
-    /** The kinds that a sitting can show. */
-    public const SITTABLE = ['single'];
-
     public function __construct(private Exam $exam, private User $user)
     {
     }
@@ -67,7 +64,8 @@ final readonly class Bank
     }
 
     /**
-     * What can be drawn of some subtopics.
+     * What can be drawn of some subtopics: questions that stand alone, and whole cases, passage sets and series of which at
+     * least one question is in the pools.
      *
      * @param  list<int>  $topics
      * @param  list<Pool>  $pools
@@ -79,17 +77,46 @@ final readonly class Bank
         if ($pools === []) {
             $this->joinStandings($query);
         }
-        $units = [];
-        foreach ($query->orderBy('questions.id')->get(['questions.id', 'questions.topic_id', 'standings.seen_ms']) as $row) {
-            $units[(int) $row->topic_id][] = new Unit([(int) $row->id], $row->seen_ms === null ? null : intdiv((int) $row->seen_ms, 1000));
+        $units = $together = [];
+        foreach ($query->orderBy('questions.id')->get(['questions.id', 'questions.topic_id', 'questions.unit_id', 'standings.seen_ms']) as $row) {
+            $seen = $row->seen_ms === null ? null : intdiv((int) $row->seen_ms, 1000);
+            if ($row->unit_id === null) {
+                $units[(int) $row->topic_id][] = new Unit([(int) $row->id], $seen);
+            } else {
+                // A case may reach over several subtopics: it is filed under the first of them that was asked for.
+                $together[(int) $row->unit_id] ??= ['topic' => (int) $row->topic_id, 'seen' => null];
+                $together[(int) $row->unit_id]['seen'] = max($together[(int) $row->unit_id]['seen'], $seen);
+            }
+        }
+        $whole = $this->whole(array_keys($together));
+        foreach ($together as $unit => ['topic' => $topic, 'seen' => $seen]) {
+            $units[$topic][] = new Unit($whole[$unit], $seen);
         }
 
         return $units;
     }
 
+    /**
+     * All live questions of some cases, passage sets and series, in order.
+     *
+     * @param  list<int>  $units
+     * @return array<int, list<int>> question ids by unit
+     */
+    private function whole(array $units): array
+    {
+        $whole = [];
+        foreach (array_chunk($units, 5000) as $chunk) {
+            foreach (DB::table('questions')->whereIn('unit_id', $chunk)->whereNull('retired_at')->orderBy('unit_id')->orderBy('unit_place')->get(['id', 'unit_id']) as $row) {
+                $whole[(int) $row->unit_id][] = (int) $row->id;
+            }
+        }
+
+        return $whole;
+    }
+
     private function live(): Builder
     {
-        return DB::table('questions')->where('questions.exam_id', $this->exam->id)->whereNull('questions.retired_at')->whereIn('questions.kind', self::SITTABLE);
+        return DB::table('questions')->where('questions.exam_id', $this->exam->id)->whereNull('questions.retired_at');
     }
 
     /**

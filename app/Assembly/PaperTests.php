@@ -28,6 +28,7 @@ final class PaperTests
             $test = Test::query()->create([
                 'exam_id' => $paper->exam_id, 'paper_id' => $paper->id, 'title' => $paper->title, 'mode' => 'timed', 'limit_ms' => $paper->exam->blueprint()->minutes * self::MS_PER_MINUTE,
                 'seed' => "paper {$paper->code}", 'questions' => count($items),
+                'series' => Test::seriesAmong(array_column($items, 'question_id')),
             ]);
             foreach (array_chunk($items, 100) as $chunk) {
                 DB::table('test_items')->insert(array_map(fn (array $item): array => ['test_id' => $test->id] + $item, $chunk));

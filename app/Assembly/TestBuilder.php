@@ -51,6 +51,15 @@ final class TestBuilder
         foreach (array_values($byTop) as $i => $pool) {
             array_push($drawn, ...(new Draw($seed->stream("draw:{$i}")))->take($pool, $allocation->counts[$i]));
         }
+        $short = $choices->count - $this->size($drawn);
+        if ($short > 0) {
+            // Cases and sets are taken whole, so a topic may have nothing left that fits: others make up for it.
+            $rest = array_filter(array_merge(...array_values($byTop)), fn (Unit $unit): bool => ! in_array($unit, $drawn, true));
+            array_push($drawn, ...(new Draw($seed->stream('fill')))->take(array_values($rest), $short));
+        }
+        if ($this->size($drawn) < $choices->count) {
+            throw Refusal::unmet('does_not_fit', "Some of these questions come together, as cases or sets, so exactly {$choices->count} cannot be made up. Ask for {$this->size($drawn)}.");
+        }
         $questions = array_merge(...array_map(fn (Unit $unit): array => $unit->questions, $seed->stream('order')->shuffleArray($drawn)));
 
         return DB::transaction(fn (): Sitting => $this->save($exam, $user, $choices, $seed, $questions, $this->title($syllabus, $chosen, count($questions))));
@@ -69,7 +78,7 @@ final class TestBuilder
         $test = Test::query()->create([
             'user_id' => $user->id, 'exam_id' => $exam->id, 'recipe_id' => $recipe->id, 'title' => $title, 'mode' => $choices->mode->value,
             'limit_ms' => $choices->mode->value === 'timed' ? ($choices->minutes ?? self::minutesFor($exam, count($questions))) * self::MS_PER_MINUTE : null,
-            'seed' => $seed->value, 'questions' => count($questions),
+            'seed' => $seed->value, 'questions' => count($questions), 'series' => Test::seriesAmong($questions),
         ]);
         $versions = DB::table('questions')->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
             ->whereIn('questions.id', $questions)->get(['questions.id', 'questions.version_id', 'question_versions.marks'])->keyBy('id');

@@ -69,9 +69,9 @@ final readonly class Reading
             $answers[] = new Answer(
                 (int) $item->position,
                 ['topic' => $syllabus->topOf($version->question->topic_id)->name, 'difficulty' => $version->question->difficulty, 'kind' => $version->question->kind],
-                $this->marker->mark($question, $state->response),
+                $this->marker->mark($question, $state->response, $state->rubricMarks),
                 new MarkScheme((string) $item->marks, (string) $item->penalty),
-                $state->firstResponse === null ? null : $this->marker->mark($question, $state->firstResponse),
+                $state->firstResponse === null ? null : $this->marker->mark($question, $state->firstResponse, $state->rubricMarks),
                 $state->activeMs,
                 null,
                 $state->sureness,

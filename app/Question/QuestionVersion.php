@@ -16,6 +16,7 @@ use Uplandia\Core\Question\Question as CoreQuestion;
  *
  * @property int $id
  * @property int $question_id
+ * @property int|null $unit_version_id
  * @property int $number
  * @property string $marks
  * @property array<string, mixed> $shown

@@ -6,6 +6,7 @@ namespace App\Scoring;
 
 use App\Handbook\SectionLinkView;
 use App\Sitting\QuestionView;
+use App\Sitting\UnitView;
 use OpenApi\Attributes as OA;
 
 /** A question with its key and every reason: only for a sitting that may see it. */
@@ -13,7 +14,6 @@ use OpenApi\Attributes as OA;
 final readonly class ExplanationView
 {
     /**
-     * @param  list<string>  $keys
      * @param  list<SectionLinkView>  $references
      */
     public function __construct(
@@ -21,8 +21,10 @@ final readonly class ExplanationView
         #[OA\Property(type: 'object', nullable: true, additionalProperties: true)] public ?object $response,
         #[OA\Property(enum: ['right', 'partly', 'missed', 'left_blank', 'pending'])] public string $outcome,
         #[OA\Property] public string $marks,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'Ids of the options that are right.')] public array $keys,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'), description: 'Option id: why it is right or wrong. Markdown.')] public object $why,
+        #[OA\Property(ref: AnswerView::class)] public AnswerView $answer,
+        #[OA\Property(ref: UnitView::class, nullable: true)] public ?UnitView $unit,
+        #[OA\Property(type: 'object', nullable: true, additionalProperties: new OA\AdditionalProperties(type: 'string'), description: 'Criterion id: points the candidate gave; null: not marked yet.')] public ?object $rubricMarks,
+        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'), description: 'Id of an option, row, item or gap: why. Markdown.')] public object $why,
         #[OA\Property(description: 'Markdown.')] public string $rationale,
         #[OA\Property(type: 'array', items: new OA\Items(ref: SectionLinkView::class), description: 'Where the handbook tells more.')] public array $references,
         #[OA\Property] public string $exam,

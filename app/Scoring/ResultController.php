@@ -8,11 +8,13 @@ use App\Assembly\Syllabus;
 use App\Handbook\HandbookSection;
 use App\Handbook\SectionLinkView;
 use App\Http\Contract\Get;
+use App\Http\Contract\Post;
 use App\Http\Refusal;
 use App\Question\QuestionVersion;
 use App\Sitting\QuestionView;
 use App\Sitting\Sitting;
 use App\Sitting\Sittings;
+use App\Sitting\UnitView;
 use Brick\Math\BigRational;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -56,6 +58,21 @@ final class ResultController
         return new JsonResponse(new ReviewView($sitting->id, $sitting->test->exam->slug, $sitting->test->title, $items->values()->all()));
     }
 
+    #[Post('/api/sittings/{sitting}/questions/{position}/rubric', 'Mark a written answer', takes: RubricRequest::class, returns: ExplanationView::class)]
+    public function mark(RubricRequest $request, Sitting $sitting, int $position): JsonResponse
+    {
+        $this->sittings->settleIfOver($sitting);
+        $item = DB::table('test_items')->where('test_id', $sitting->test_id)->where('position', $position)->first() ?? throw Refusal::notFound();
+        $this->refuseBeforeItsTime($sitting, $this->sittings->state($sitting), $position);
+        $kind = DB::table('questions')->where('id', $item->question_id)->value('kind');
+        if ($kind !== 'written') {
+            throw Refusal::unmet('not_written', 'Only written answers are marked by hand.');
+        }
+        $this->sittings->markByRubric($sitting, $position, $request->points());
+
+        return $this->explain($sitting->refresh(), $position);
+    }
+
     #[Get('/api/sittings/{sitting}/questions/{position}', 'Explain a question', returns: ExplanationView::class)]
     public function explain(Sitting $sitting, int $position): JsonResponse
     {
@@ -67,16 +84,19 @@ final class ResultController
 
         $version = QuestionVersion::query()->with('question.topic')->findOrFail($item->version_id);
         $question = $state->questions[$position];
-        $credit = $this->marker->mark($version->forMarking(), $question->response);
+        $credit = $this->marker->mark($version->forMarking(), $question->response, $question->rubricMarks);
         $topic = $version->question->topic;
         $answer = $version->answer;
+        $unit = $this->unit($version, $position);
 
         return new JsonResponse(new ExplanationView(
-            QuestionView::of($sitting, $position, $version->question->kind, Shown::decimal(BigRational::of((string) $item->marks)), $version->shown),
+            QuestionView::of($sitting, $position, $version->question->kind, Shown::decimal(BigRational::of((string) $item->marks)), $version->shown, $unit?->code),
             $question->response === null ? null : (object) $question->response,
             $credit->outcome->value,
             Shown::decimal((new MarkScheme((string) $item->marks, (string) $item->penalty))->marksFor($credit)),
-            isset($answer['key']) && is_string($answer['key']) ? [$answer['key']] : [],
+            AnswerView::of($answer),
+            $unit,
+            $question->rubricMarks === null ? null : (object) $question->rubricMarks,
             (object) ($answer['why'] ?? []),
             is_string($answer['rationale'] ?? null) ? $answer['rationale'] : '',
             $this->references($sitting->exam_id, (array) ($answer['references'] ?? [])),
@@ -87,6 +107,13 @@ final class ResultController
             $question->activeMs,
             $question->struck,
         ));
+    }
+
+    private function unit(QuestionVersion $version, int $position): ?UnitView
+    {
+        $unit = DB::table('unit_versions')->join('units', 'units.id', '=', 'unit_versions.unit_id')->where('unit_versions.id', $version->unit_version_id)->first(['code', 'kind', 'shown']);
+
+        return $unit === null ? null : UnitView::of((string) $unit->code, (string) $unit->kind, (array) json_decode((string) $unit->shown, true), [$position]);
     }
 
     /**
@@ -116,7 +143,7 @@ final class ResultController
 
     private function excerpt(string $markdown): string
     {
-        $plain = trim((string) preg_replace('/\s+/', ' ', (string) preg_replace('/!\[([^\]]*)\]\([^)]*\)|[*_`>#|]|\$/', '$1', $markdown)));
+        $plain = trim((string) preg_replace('/\s+/', ' ', (string) preg_replace('/!\[[^\]]*\]\((?:[^()"]|"[^"]*")*\)|[*_`>#|]|\$/', '', $markdown)));
 
         return mb_strlen($plain) <= self::EXCERPT ? $plain : rtrim(mb_substr($plain, 0, self::EXCERPT)).'…';
     }

@@ -65,6 +65,7 @@ final class Results
     /** @param  Collection<int, \stdClass>  $rows */
     private function status(Collection $rows, float $cut): string
     {
+        $rows = $rows->where('outcome', '!=', Outcome::Pending->value);
         $credit = $rows->sum(fn (object $row): float => $this->credit($row)->share?->toFloat() ?? 0.0);
 
         return Status::against($cut, $credit, $rows->count())->value;

@@ -36,14 +36,16 @@ final readonly class Settlement
     /**
      * Refuses a response that could not be marked.
      *
+     * @param  array<string, string>|null  $rubricMarks
+     *
      * @throws MalformedResponse
      */
-    public function check(Question $question, mixed $response): void
+    public function check(Question $question, mixed $response, ?array $rubricMarks = null): void
     {
         if ($response !== null && ! is_array($response)) {
             throw MalformedResponse::because('A response must be an object or null.');
         }
-        $this->marker->mark($question, $response);
+        $this->marker->mark($question, $response, $rubricMarks);
     }
 
     /** @return array<int, string> outcomes known so far, by position */
@@ -93,7 +95,7 @@ final readonly class Settlement
         $marked = $outcomes = $standings = [];
         foreach ($items as $position => $item) {
             $question = $state->questions[$position];
-            $credit = $this->marker->mark($item->question, $question->response);
+            $credit = $this->marker->mark($item->question, $question->response, $question->rubricMarks);
             $marked[] = new Marked($credit, $item->scheme);
             $times = $seen[$item->questionId] ?? 0;
             $again = isset($known[$position]);

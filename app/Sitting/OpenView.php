@@ -10,10 +10,14 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'OpenedSitting')]
 final readonly class OpenView
 {
-    /** @param  list<QuestionView>  $questions */
+    /**
+     * @param  list<QuestionView>  $questions
+     * @param  list<UnitView>  $units
+     */
     public function __construct(
         #[OA\Property(ref: BriefingView::class)] public BriefingView $briefing,
         #[OA\Property(type: 'array', items: new OA\Items(ref: QuestionView::class))] public array $questions,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: UnitView::class))] public array $units,
         #[OA\Property(ref: StateView::class)] public StateView $state,
     ) {
     }

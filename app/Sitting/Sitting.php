@@ -61,7 +61,8 @@ final class Sitting extends Model
     /** The rules it is sat under, extra time included. Needs the test. */
     public function terms(): Terms
     {
-        $items = array_fill(0, $this->questions, new Item);
+        $series = $this->test->series ?? [];
+        $items = array_map(fn (int $position): Item => new Item(0, $series[$position] ?? null), range(0, $this->questions - 1));
 
         return (new Terms(Mode::from($this->test->mode), $items, $this->test->limit_ms))->withExtraTime($this->extra_time);
     }

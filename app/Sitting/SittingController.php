@@ -11,6 +11,7 @@ use App\Scoring\Settlement;
 use Brick\Math\BigRational;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Scoring\Shown;
 use Uplandia\Core\Sitting\Event;
@@ -37,7 +38,7 @@ final class SittingController
         $state = $this->sittings->open($sitting, $request->string('tab')->value(), $request->boolean('take'));
         $outcomes = $this->settlement->outcomes($sitting);
 
-        return new JsonResponse(new OpenView($this->briefing($sitting), $this->questions($sitting), StateView::of($state, Moment::now(), (new SittingEvents($sitting))->lastSeq(), null, $outcomes)));
+        return new JsonResponse(new OpenView($this->briefing($sitting), $this->questions($sitting), $this->units($sitting), StateView::of($state, Moment::now(), (new SittingEvents($sitting))->lastSeq(), null, $outcomes)));
     }
 
     #[Post('/api/sittings/{sitting}/events', 'Record events', takes: EventsRequest::class, returns: StateView::class)]
@@ -88,9 +89,19 @@ final class SittingController
     private function questions(Sitting $sitting): array
     {
         return DB::table('test_items')->join('question_versions', 'question_versions.id', '=', 'test_items.version_id')->join('questions', 'questions.id', '=', 'test_items.question_id')
-            ->where('test_items.test_id', $sitting->test_id)->orderBy('test_items.position')
-            ->get(['test_items.position', 'test_items.marks', 'questions.kind', 'question_versions.shown'])
-            ->map(fn (object $row): QuestionView => QuestionView::of($sitting, (int) $row->position, (string) $row->kind, Shown::decimal(BigRational::of((string) $row->marks)), (array) json_decode((string) $row->shown, true)))
+            ->leftJoin('units', 'units.id', '=', 'questions.unit_id')->where('test_items.test_id', $sitting->test_id)->orderBy('test_items.position')
+            ->get(['test_items.position', 'test_items.marks', 'questions.kind', 'question_versions.shown', 'units.code as unit'])
+            ->map(fn (object $row): QuestionView => QuestionView::of($sitting, (int) $row->position, (string) $row->kind, Shown::decimal(BigRational::of((string) $row->marks)), (array) json_decode((string) $row->shown, true), $row->unit))
+            ->values()->all();
+    }
+
+    /** @return list<UnitView> in the order of the test, each as the questions of this test have it */
+    private function units(Sitting $sitting): array
+    {
+        return DB::table('test_items')->join('question_versions', 'question_versions.id', '=', 'test_items.version_id')->join('unit_versions', 'unit_versions.id', '=', 'question_versions.unit_version_id')
+            ->join('units', 'units.id', '=', 'unit_versions.unit_id')->where('test_items.test_id', $sitting->test_id)->orderBy('test_items.position')
+            ->get(['test_items.position', 'units.code', 'units.kind', 'unit_versions.shown'])->groupBy('code')
+            ->map(fn (Collection $rows, string $code): UnitView => UnitView::of($code, $rows[0]->kind, (array) json_decode((string) $rows[0]->shown, true), $rows->pluck('position')->map(fn (mixed $position): int => (int) $position)->values()->all()))
             ->values()->all();
     }
 }

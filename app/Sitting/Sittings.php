@@ -9,6 +9,7 @@ use App\Http\Refusal;
 use App\Scoring\Settlement;
 use Closure;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Uplandia\Core\Marking\MalformedResponse;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
@@ -105,6 +106,33 @@ final readonly class Sittings
             $this->settlement->finish($sitting, $state, $now);
 
             return $refused + array_intersect_key($state->refused, array_flip(array_column($events, 'id')));
+        });
+    }
+
+    /**
+     * Takes the points that a candidate gives their own written answer, and settles the question anew.
+     *
+     * @param  array<string, string>  $points  by criterion
+     *
+     * @throws Refusal when the points do not fit the rubric
+     */
+    public function markByRubric(Sitting $sitting, int $position, array $points): void
+    {
+        $this->writing($sitting, function (Sitting $sitting, int $now) use ($position, $points): void {
+            $events = new SittingEvents($sitting);
+            $response = $this->state($sitting, $now)->questions[$position]->response;
+            try {
+                $this->settlement->check($this->settlement->questions($sitting, [$position])[$position], $response, $points);
+            } catch (MalformedResponse $malformed) {
+                throw Refusal::unmet('rubric', $malformed->getMessage());
+            }
+            $events->add([new Event('server-'.Str::ulid(), $events->lastSeq() + 1, EventKind::RubricMarked, $now, null, $position, $points)]);
+            $state = $this->state($sitting, $now);
+            if ($sitting->isHandedIn()) {
+                $this->settlement->finish($sitting, $state, (int) $sitting->ended_ms);
+            } else {
+                $this->settlement->settle($sitting, $state, [$position], $now);
+            }
         });
     }
 

@@ -22,6 +22,7 @@ use Uplandia\Core\Cohort\SimulatedItem;
 use Uplandia\Core\Cohort\SimulatedPerson;
 use Uplandia\Core\Cohort\Simulator;
 use Uplandia\Core\Question\Single;
+use Uplandia\Core\Question\Written;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
 use Uplandia\Core\Sitting\Fold;
@@ -43,6 +44,9 @@ final class DemoCohort
 
     /** Chance that a person rather leaves a question blank than guesses. */
     private const LEAVES_BLANK = 0.1;
+
+    /** Chance that a person marks a written answer of theirs. */
+    private const MARKS_OWN = 0.8;
 
     private const DAYS = 330;
 
@@ -137,6 +141,7 @@ final class DemoCohort
         $sitting->id = strtolower((string) Str::ulid(Carbon::createFromTimestampMs($start)));
         $sitting->setRelation('test', $test);
         $responder = new Responder($simulator->chance);
+        $written = [];
         $events = [new Event('c0', 1, EventKind::Started, $start)];
         $now = $start;
         $add = function (EventKind $kind, ?int $position, mixed $value = null) use (&$events, &$now): void {
@@ -156,8 +161,14 @@ final class DemoCohort
             $response = $answer->option !== null ? ['choice' => $answer->option] : ($answer->right ? $responder->right($item->question) : $responder->wrong($item->question, $slips[$answer->item]));
             $add(EventKind::Answered, $answer->item, $response);
             $add(EventKind::Sureness, $answer->item, $answer->sureness->value);
+            if ($item->question instanceof Written && $simulator->chance->happens(self::MARKS_OWN)) {
+                $written[$answer->item] = $responder->rubricMarks($item->question, $answer->right);
+            }
         }
         $add(EventKind::HandedIn, null);
+        foreach ($written as $position => $marks) {
+            $add(EventKind::RubricMarked, $position, $marks);
+        }
         $state = Fold::of($sitting->terms(), $events, $now);
         $settled = $this->settlement->project($sitting, $items, $state, $now);
         $when = Carbon::createFromTimestampMs($now)->toDateTimeString();

@@ -12,14 +12,17 @@ use App\Assembly\Spread;
 use App\Assembly\TestBuilder;
 use App\Http\Refusal;
 use App\Question\Exam;
+use App\Scoring\Settlement;
 use App\Sitting\Moment;
 use App\Sitting\Sitting;
 use App\Sitting\Sittings;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Cohort\Responder;
 use Uplandia\Core\Cohort\SimulatedItem;
 use Uplandia\Core\Cohort\SimulatedPerson;
 use Uplandia\Core\Cohort\Simulator;
+use Uplandia\Core\Question\Written;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
 use Uplandia\Core\Sitting\Mode;
@@ -36,7 +39,7 @@ final readonly class DemoHistory
 
     private const LABELS = ['easy' => -1.0, 'moderate' => 0.0, 'hard' => 1.0];
 
-    public function __construct(private TestBuilder $builder, private Sittings $sittings)
+    public function __construct(private TestBuilder $builder, private Sittings $sittings, private Settlement $settlement)
     {
     }
 
@@ -101,13 +104,14 @@ final readonly class DemoHistory
             return;
         }
         $this->sittings->open($sitting, self::TAB, false);
-        $asked = DB::table('test_items')->where('test_id', $sitting->test_id)->orderBy('position')->pluck('question_id')->all();
+        $asked = $this->settlement->items($sitting);
         $stop = $leave ? intdiv(count($asked), 2) : count($asked);
         $now = Moment::now();
         $seq = 10;
-        $events = [];
-        foreach (array_slice($asked, 0, $stop) as $position => $question) {
-            $answer = $simulator->answer($person, $items[(int) $question]);
+        $events = $written = [];
+        $responder = new Responder($simulator->chance);
+        foreach (array_slice($asked, 0, $stop) as $position => $item) {
+            $answer = $simulator->answer($person, $items[$item->questionId]);
             $event = function (EventKind $kind, mixed $value = null) use (&$events, &$seq, &$now, $position): void {
                 $seq++;
                 $events[] = new Event("h{$seq}", $seq, $kind, $now, $now, $position, is_array($value) || is_string($value) || is_bool($value) ? $value : null);
@@ -117,8 +121,12 @@ final readonly class DemoHistory
             if ($answer->struck !== []) {
                 $event(EventKind::Struck, $answer->struck);
             }
-            $event(EventKind::Answered, ['choice' => $answer->option]);
+            $question = $asked[$position]->question;
+            $event(EventKind::Answered, $answer->option !== null ? ['choice' => $answer->option] : ($answer->right ? $responder->right($question) : $responder->wrong($question)));
             $event(EventKind::Sureness, $answer->sureness->value);
+            if ($question instanceof Written) {
+                $written[$position] = $answer->right;
+            }
             if ($answer->sureness->value === 'guess' && $simulator->chance->happens(.4)) {
                 $event(EventKind::Flagged, true);
             }
@@ -132,6 +140,11 @@ final readonly class DemoHistory
         $this->sittings->record($sitting, self::TAB, $events, 0);
         if (! $leave) {
             $this->sittings->handIn($sitting, self::TAB, [], 0);
+            foreach ($written as $position => $right) {
+                $question = $asked[$position]->question;
+                assert($question instanceof Written);
+                $this->sittings->markByRubric($sitting, $position, $responder->rubricMarks($question, $right));
+            }
         }
         Sitting::query()->whereKey($sitting->id)->update(['updated_at' => Carbon::now()]);
     }
@@ -141,13 +154,13 @@ final readonly class DemoHistory
     {
         $items = [];
         $rows = DB::table('questions')->join('question_versions', 'question_versions.id', '=', 'questions.version_id')->where('questions.exam_id', $exam->id)
-            ->whereIn('kind', Bank::SITTABLE)->orderBy('questions.id')->get(['questions.id', 'difficulty', 'shown', 'answer', 'topic_id']);
+            ->orderBy('questions.id')->get(['questions.id', 'difficulty', 'shown', 'answer', 'topic_id']);
         foreach ($rows as $row) {
             $shown = (array) json_decode((string) $row->shown, true);
             $answer = (array) json_decode((string) $row->answer, true);
-            $options = array_column((array) ($shown['options'] ?? []), 'id');
             $key = is_string($answer['key'] ?? null) ? $answer['key'] : null;
-            $items[(int) $row->id] = $simulator->item((int) $row->id, (int) $row->topic_id % 8, self::LABELS[$row->difficulty] ?? 0.0, 1 / max(2, count($options)), $key, array_values(array_diff($options, [$key])));
+            $options = $key === null ? [] : array_column((array) ($shown['options'] ?? []), 'id');
+            $items[(int) $row->id] = $simulator->item((int) $row->id, (int) $row->topic_id % 8, self::LABELS[$row->difficulty] ?? 0.0, $key === null ? 0.0 : 1 / count($options), $key, array_values(array_diff($options, [$key])));
         }
 
         return $items;

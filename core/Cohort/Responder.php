@@ -15,6 +15,7 @@ use Uplandia\Core\Question\Several;
 use Uplandia\Core\Question\Single;
 use Uplandia\Core\Question\Target;
 use Uplandia\Core\Question\TypedGaps;
+use Uplandia\Core\Question\Written;
 
 /** Puts a made-up person's right or wrong into a response that can be marked, for every kind of question. */
 final readonly class Responder
@@ -58,6 +59,16 @@ final readonly class Responder
             $question instanceof Picture => ['points' => [$this->outside($question->targets)]],
             default => ['text' => 'Go on.'],
         };
+    }
+
+    /**
+     * The points a person gives their own written answer.
+     *
+     * @return array<string, string> by criterion
+     */
+    public function rubricMarks(Written $question, bool $right): array
+    {
+        return array_map(fn (BigRational $points): string => $right || $this->chance->happens(.4) ? (string) $points : '0', $question->rubric);
     }
 
     /** @return list<string> */

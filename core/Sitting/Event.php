@@ -8,7 +8,7 @@ namespace Uplandia\Core\Sitting;
  * One thing that happened. Times are Unix milliseconds of the server's clock.
  *
  * `value` by kind: answered, the response (null clears it); flagged, a bool; struck, a list of option ids; sureness, a
- * Sureness value or null; section_began, the section's index; otherwise null.
+ * Sureness value or null; section_began, the section's index; rubric_marked, points by criterion; otherwise null.
  */
 final readonly class Event
 {

@@ -21,4 +21,5 @@ enum EventKind: string
     case BreakEnded = 'break_ended';
     case SectionBegan = 'section_began';
     case HandedIn = 'handed_in';
+    case RubricMarked = 'rubric_marked';
 }

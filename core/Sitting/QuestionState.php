@@ -12,6 +12,7 @@ final readonly class QuestionState
      * @param  array<mixed>|null  $firstResponse  the first that was not empty
      * @param  list<string>  $struck  option ids ruled out
      * @param  int  $activeMs  on screen while the sitting was active
+     * @param  array<string, string>|null  $rubricMarks  points the candidate gave a written answer; null: not marked
      * @param  bool  $locked  no further answer counts, whatever the clock says
      */
     public function __construct(
@@ -25,6 +26,7 @@ final readonly class QuestionState
         public bool $checked,
         public bool $locked,
         public int $activeMs,
+        public ?array $rubricMarks = null,
     ) {
     }
 }

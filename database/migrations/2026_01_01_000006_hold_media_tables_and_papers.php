@@ -45,11 +45,14 @@ return new class extends Migration
             // A fixed paper belongs to nobody: everybody sits the same test.
             $table->foreignId('user_id')->nullable()->change();
             $table->foreignId('paper_id')->nullable()->constrained()->nullOnDelete();
+            // Position => series. Kept here, since the rules of a sitting need it at every step.
+            $table->json('series')->nullable();
         });
         Schema::table('test_items', function (Blueprint $table): void {
             // A section of the blueprint; null in a practice test.
             $table->string('section')->nullable();
         });
+        Schema::table('questions', fn (Blueprint $table) => $table->index(['unit_id', 'unit_place'], 'questions_by_unit'));
         Schema::table('units', function (Blueprint $table): void {
             $table->unsignedBigInteger('version_id')->nullable();
         });
@@ -57,9 +60,13 @@ return new class extends Migration
 
     public function down(): void
     {
+        Schema::table('questions', fn (Blueprint $table) => $table->dropIndex('questions_by_unit'));
         Schema::table('units', fn (Blueprint $table) => $table->dropColumn('version_id'));
         Schema::table('test_items', fn (Blueprint $table) => $table->dropColumn('section'));
-        Schema::table('tests', fn (Blueprint $table) => $table->dropConstrainedForeignId('paper_id'));
+        Schema::table('tests', function (Blueprint $table): void {
+            $table->dropConstrainedForeignId('paper_id');
+            $table->dropColumn('series');
+        });
         foreach (['paper_items', 'papers', 'reference_tables', 'media'] as $table) {
             Schema::dropIfExists($table);
         }

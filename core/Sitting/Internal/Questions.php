@@ -28,6 +28,9 @@ final class Questions
     /** @var array<int, Event> question of a series => the event that showed a later one of it first */
     private array $passed = [];
 
+    /** @var array<int, array<string, string>> question => points by criterion */
+    private array $rubricMarks = [];
+
     /** @var array<string, string> */
     private array $refused = [];
 
@@ -39,6 +42,7 @@ final class Questions
                 $this->done[] = $event;
             }
         }
+        $this->noteRubricMarks();
         usort($this->done, Event::inSequence(...));
         $this->noteShownAndChecked();
     }
@@ -72,7 +76,7 @@ final class Questions
         foreach (array_keys($this->terms->items) as $i) {
             $questions[] = new QuestionState(
                 $responses[$i] ?? null, $first[$i] ?? null, $changes[$i] ?? 0, $flagged[$i] ?? false, $struck[$i] ?? [],
-                $sureness[$i] ?? null, isset($this->firstShown[$i]), isset($this->checks[$i]), $this->isLocked($i, $moment), $times[$i] ?? 0,
+                $sureness[$i] ?? null, isset($this->firstShown[$i]), isset($this->checks[$i]), $this->isLocked($i, $moment), $times[$i] ?? 0, $this->rubricMarks[$i] ?? null,
             );
         }
 
@@ -116,6 +120,21 @@ final class Questions
         $deadline = $nearest === null || $status !== Status::Active && $status !== Status::OnBreak ? null : $clock->active->momentOf($nearest);
 
         return new State($status, $questions, $clock->startedAt, $ended ? $clock->endedAt : null, $ended && $clock->byClock, $this->currentByTurn($active) ?? $current, $section, $active, $deadline, $remaining, $this->refused);
+    }
+
+    /** Marking one's own written answer comes after the answer is shown, so no clock has a say in it: the latest counts. */
+    private function noteRubricMarks(): void
+    {
+        $marks = array_filter($this->done, static fn (Event $event): bool => $event->kind === EventKind::RubricMarked);
+        usort($marks, Event::inReceipt(...));
+        foreach ($marks as $event) {
+            $points = [];
+            foreach (is_array($event->value) ? $event->value : [] as $criterion => $given) {
+                $points[(string) $criterion] = is_scalar($given) ? (string) $given : '0';
+            }
+            $this->rubricMarks[(int) $event->position] = $points;
+        }
+        $this->done = array_values(array_filter($this->done, static fn (Event $event): bool => $event->kind !== EventKind::RubricMarked));
     }
 
     private function noteShownAndChecked(): void

@@ -246,6 +246,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{sitting}/questions/{position}/rubric": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Mark a written answer */
+        post: operations["markAWrittenAnswer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{sitting}/questions/{position}": {
         parameters: {
             query?: never;
@@ -375,6 +392,33 @@ export interface components {
             /** @enum {string} */
             extraTime: "1" | "1.25" | "1.5" | "2";
         };
+        /** @description The key of a question, in the fields that its kind needs. */
+        Answer: {
+            /** @description Ids of the options that are right. */
+            options: string[];
+            /** @description Row id: id of its right choice. */
+            rows: {
+                [key: string]: string;
+            };
+            /** @description Item ids in their right order. */
+            order: string[];
+            /** @description Gap id: an accepted answer. */
+            gaps: {
+                [key: string]: string;
+            };
+            value: string | null;
+            /** @description How far off still counts. */
+            tolerance: string | null;
+            unit: string | null;
+            slips: components["schemas"]["Slip"][];
+            targets: components["schemas"]["Region"][];
+            decoys: components["schemas"]["Region"][];
+            rubric: components["schemas"]["Criterion"][];
+            /** @description A model answer. Markdown. */
+            model: string | null;
+            /** @description Sentences of the passage that prove it. */
+            evidence: string[];
+        };
         /** @description What a candidate should know before a sitting, and where it stands. */
         Briefing: {
             id: string;
@@ -435,6 +479,16 @@ export interface components {
             leftBlank: number;
             flagged: number;
         };
+        /** @description A point of a rubric. */
+        Criterion: {
+            id: string;
+            /** @description Markdown. */
+            text: string;
+            /** @description The most it can give. */
+            points: string;
+            /** @description Markdown. */
+            why: string;
+        };
         DeleteAccountRequest: {
             current_password: string;
         };
@@ -454,6 +508,11 @@ export interface components {
         Exams: {
             exams: components["schemas"]["ExamLink"][];
         };
+        Exhibit: {
+            title: string;
+            /** @description Markdown. */
+            body: string;
+        };
         /** @description A question with its key and every reason: only for a sitting that may see it. */
         Explanation: {
             question: components["schemas"]["Question"];
@@ -463,9 +522,13 @@ export interface components {
             /** @enum {string} */
             outcome: "right" | "partly" | "missed" | "left_blank" | "pending";
             marks: string;
-            /** @description Ids of the options that are right. */
-            keys: string[];
-            /** @description Option id: why it is right or wrong. Markdown. */
+            answer: components["schemas"]["Answer"];
+            unit: components["schemas"]["Unit"] | null;
+            /** @description Criterion id: points the candidate gave; null: not marked yet. */
+            rubricMarks: {
+                [key: string]: string;
+            } | null;
+            /** @description Id of an option, row, item or gap: why. Markdown. */
             why: {
                 [key: string]: string;
             };
@@ -541,6 +604,7 @@ export interface components {
         OpenedSitting: {
             briefing: components["schemas"]["Briefing"];
             questions: components["schemas"]["Question"][];
+            units: components["schemas"]["Unit"][];
             state: components["schemas"]["SittingState"];
         };
         Option: {
@@ -564,6 +628,12 @@ export interface components {
             possible: string;
             shareOfAll: string | null;
         };
+        Picture: {
+            file: string;
+            alt: string;
+            width: number;
+            height: number;
+        };
         /** @description Why something could not be done, in words a person can act on. */
         Problem: {
             message: string;
@@ -573,14 +643,29 @@ export interface components {
                 [key: string]: string[];
             };
         };
-        /** @description A question as a candidate sees it while sitting: nothing of its key. */
+        /** @description A question as a candidate sees it while sitting: nothing of its key. Which fields are filled depends on its kind. */
         Question: {
             position: number;
-            kind: string;
+            /** @enum {string} */
+            kind: "single" | "several" | "true_false_grid" | "ordering" | "matching" | "grouping" | "dropdown_gaps" | "typed_gaps" | "number" | "picture" | "written";
             marks: string;
-            /** @description Markdown. */
+            /** @description Markdown. Gaps are marked [[id]]. */
             stem: string;
             options: components["schemas"]["Option"][];
+            /** @description Choosing more options than this is worth nothing. */
+            limit: number | null;
+            rows: components["schemas"]["Row"][];
+            choices: components["schemas"]["Option"][];
+            items: components["schemas"]["Option"][];
+            picture: components["schemas"]["Picture"] | null;
+            /** @description How many places to point at. */
+            points: number | null;
+            /** @description What stands behind a number. */
+            suffix: string | null;
+            /** @description Whether a number needs a unit. */
+            asksUnit: boolean;
+            /** @description Code of the case, passage or series it belongs to. */
+            unit: string | null;
         };
         QuestionState: {
             position: number;
@@ -611,6 +696,14 @@ export interface components {
             /** @enum {string} */
             spread?: "blueprint" | "available" | "even";
             minutes?: number | null;
+        };
+        /** @description A region of a picture, in shares of its width and height (a circle's radius: of its width), and why it is right or wrong. */
+        Region: {
+            circle: number[] | null;
+            rectangle: number[] | null;
+            polygon: number[][] | null;
+            /** @description Markdown. */
+            why: string;
         };
         RegisterRequest: {
             name: string;
@@ -659,6 +752,20 @@ export interface components {
             /** @enum {string|null} */
             sureness: "sure" | "leaning" | "guess" | null;
             activeMs: number;
+        };
+        /** @description A row that wants one choice: of its own, or of those that all rows share. */
+        Row: {
+            id: string;
+            /** @description Markdown. */
+            text: string;
+            /** @description null: the question's choices. */
+            choices: components["schemas"]["Option"][] | null;
+        };
+        RubricMarks: {
+            /** @description Criterion id: points given, such as 1 or 0.5. */
+            points: {
+                [key: string]: string;
+            };
         };
         Section: {
             code: string;
@@ -722,6 +829,12 @@ export interface components {
             refused: {
                 [key: string]: string;
             };
+        };
+        /** @description A wrong number that people come to, and how. */
+        Slip: {
+            value: string;
+            /** @description Markdown. */
+            why: string;
         };
         /** @description What ruling options out led to. */
         Striking: {
@@ -803,6 +916,17 @@ export interface components {
              */
             status: "above" | "below" | "unsettled";
             subtopics: components["schemas"]["TopicTally"][];
+        };
+        /** @description What several questions share: a case with its exhibits, a passage, or the lead of a series. */
+        Unit: {
+            code: string;
+            /** @enum {string} */
+            kind: "case" | "passage" | "series";
+            title: string;
+            /** @description Markdown. */
+            text: string;
+            exhibits: components["schemas"]["Exhibit"][];
+            positions: number[];
         };
         User: {
             name: string;
@@ -1377,6 +1501,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Review"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    markAWrittenAnswer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                position: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RubricMarks"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Explanation"];
                 };
             };
             /** @description It could not be done; the message says why. */

@@ -11,6 +11,7 @@ use App\Question\Exam;
 use App\Workshop\BankLoader;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\TestCase;
+use Uplandia\Core\Assembly\Unit;
 
 /** Pools are counted in SQL: rightly, and by indices only, so that a bank of 100,000 costs what is asked for. */
 final class BankTest extends TestCase
@@ -74,11 +75,21 @@ final class BankTest extends TestCase
         self::assertSame(['missed' => 1, 'flagged' => 2, 'partly' => 1, 'right' => 2], array_filter((new Bank($this->exam, $this->user))->met()[$ford]));
     }
 
-    public function test_a_kind_that_no_sitting_can_show_yet_is_not_offered(): void
+    public function test_what_belongs_together_is_one_unit_under_the_subtopic_that_was_asked_for(): void
     {
-        DB::table('questions')->orderBy('id')->limit(2)->update(['kind' => 'written']);
+        $unit = DB::table('units')->insertGetId(['exam_id' => $this->exam->id, 'code' => 'case-x', 'kind' => 'case']);
+        $codes = ['ridge.rock-2', 'water.ford-1', 'ridge.path-3'];
+        foreach ($codes as $place => $code) {
+            DB::table('questions')->where('code', $code)->update(['unit_id' => $unit, 'unit_place' => $place]);
+        }
+        $ids = array_map(fn (string $code): int => (int) DB::table('questions')->where('code', $code)->value('id'), $codes);
+        $ford = (int) DB::table('topics')->where('code', 'water.ford')->value('id');
 
-        self::assertSame(10, $this->inPools([]));
+        $units = (new Bank($this->exam, $this->user))->units([$ford], []);
+
+        self::assertSame([$ford], array_keys($units));
+        self::assertContains($ids, array_column($units[$ford], 'questions'));
+        self::assertSame(6, array_sum(array_map(fn (Unit $one): int => count($one->questions), $units[$ford])));
     }
 
     public function test_units_carry_when_they_were_last_seen(): void

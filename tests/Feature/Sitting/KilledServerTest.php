@@ -42,7 +42,7 @@ final class KilledServerTest extends TestCase
         $this->start();
         $this->ask('GET', '/api/session');
         self::assertSame(200, $this->ask('POST', '/api/session/demo', ['person' => 'wren'])[0]);
-        [$status, $built] = $this->ask('POST', '/api/exams/upland-guide/tests', ['topics' => ['nav', 'wx'], 'pools' => [], 'count' => 20, 'mode' => 'timed']);
+        [$status, $built] = $this->ask('POST', '/api/exams/refuge-warden/tests', ['topics' => ['water', 'fire'], 'pools' => [], 'count' => 20, 'mode' => 'timed']);
         self::assertSame(201, $status);
         [, $opened] = $this->ask('POST', "/api/sittings/{$built['sitting']}/open", ['tab' => 'tab']);
         $acknowledged = [];

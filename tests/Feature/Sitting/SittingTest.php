@@ -64,7 +64,7 @@ final class SittingTest extends TestCase
         $state = $this->send($sitting, [$this->answer(0, $right, 10), ['id' => 'c', 'seq' => 11, 'kind' => 'checked', 'position' => 0]])->assertOk();
 
         $state->assertJsonPath('questions.0.outcome', 'right')->assertJsonPath('questions.0.locked', true);
-        $this->getJson("/api/sittings/{$sitting}/questions/0")->assertOk()->assertJsonPath('keys', [$right])->assertJsonPath('outcome', 'right');
+        $this->getJson("/api/sittings/{$sitting}/questions/0")->assertOk()->assertJsonPath('answer.options', [$right])->assertJsonPath('outcome', 'right');
         $this->getJson("/api/sittings/{$sitting}/questions/1")->assertStatus(409);
         $this->send($sitting, [$this->answer(0, $this->option($opened, 0, false), 12)])->assertJsonPath('questions.0.response.choice', $right)->assertJsonCount(1, 'refused');
     }
