@@ -37,6 +37,8 @@ Route::prefix('api')->group(function (): void {
         Route::get('exams/{exam}/handbook/{section}', [HandbookController::class, 'show']);
         Route::post('exams/{exam}/count', [BuilderController::class, 'count']);
         Route::post('exams/{exam}/tests', [BuilderController::class, 'store']);
+        Route::post('exams/{exam}/papers/{paper}/sittings', [BuilderController::class, 'sit']);
+        Route::get('exams/{exam}/tables', [HandbookController::class, 'tables']);
 
         Route::middleware('can:sit,sitting')->group(function (): void {
             Route::get('sittings/{sitting}', [SittingController::class, 'show']);

@@ -7,10 +7,13 @@ namespace App\Assembly;
 use App\Account\User;
 use App\Http\Contract\Get;
 use App\Http\Contract\Post;
+use App\Http\Refusal;
 use App\Question\Exam;
 use App\Question\Topic;
+use App\Sitting\Sitting;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
 
 final class BuilderController
 {
@@ -28,7 +31,28 @@ final class BuilderController
             return new TopicCountsView($top->code, $top->name, $top->weight, CountsView::sum([$counted($top), ...array_column($subtopics, 'counts')]), $subtopics);
         })->values()->all();
 
-        return new JsonResponse(new BuilderView($exam->slug, $exam->name, CountsView::sum(array_column($topics, 'counts')), $topics, (float) $exam->rules['minutesPerQuestion'], $user->extra_time));
+        return new JsonResponse(new BuilderView($exam->slug, $exam->name, CountsView::sum(array_column($topics, 'counts')), $topics, (float) $exam->rules['minutesPerQuestion'], $user->extra_time, $this->papers($exam, $user)));
+    }
+
+    #[Post('/api/exams/{exam}/papers/{paper}/sittings', 'Sit a fixed paper', returns: BuiltView::class, status: 201)]
+    public function sit(Exam $exam, string $paper, #[CurrentUser] User $user, PaperTests $tests): JsonResponse
+    {
+        $found = Paper::query()->with('exam')->where('exam_id', $exam->id)->where('code', $paper)->first() ?? throw Refusal::notFound();
+        $test = $tests->of($found);
+        $sitting = Sitting::query()->create(['user_id' => $user->id, 'exam_id' => $exam->id, 'test_id' => $test->id, 'extra_time' => $user->extra_time, 'questions' => $test->questions, 'status' => 'not_started']);
+
+        return new JsonResponse(new BuiltView($sitting->id), 201);
+    }
+
+    /** @return list<PaperView> */
+    private function papers(Exam $exam, User $user): array
+    {
+        $papers = DB::table('papers')->join('paper_items', 'paper_items.paper_id', '=', 'papers.id')
+            ->leftJoin('standings', fn ($join) => $join->on('standings.question_id', '=', 'paper_items.question_id')->where('standings.user_id', $user->id))
+            ->where('papers.exam_id', $exam->id)->groupBy('papers.code', 'papers.title')->orderBy('papers.code')
+            ->selectRaw('papers.code as code, papers.title as title, count(*) as questions, count(standings.question_id) as met')->get();
+
+        return $papers->map(fn (object $row): PaperView => new PaperView((string) $row->code, (string) $row->title, (int) $row->questions, $exam->blueprint()->minutes, (int) $row->met))->values()->all();
     }
 
     #[Post('/api/exams/{exam}/count', 'How many questions are there', takes: RecipeRequest::class, returns: CountView::class)]

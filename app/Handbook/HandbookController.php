@@ -19,6 +19,14 @@ final class HandbookController
         return new JsonResponse(new HandbookView($exam->slug, $exam->name, $sections->map(SectionLinkView::of(...))->values()->all()));
     }
 
+    #[Get('/api/exams/{exam}/tables', 'Read the reference tables', returns: ReferenceTablesView::class)]
+    public function tables(Exam $exam): JsonResponse
+    {
+        $tables = ReferenceTable::query()->where('exam_id', $exam->id)->orderBy('position')->get();
+
+        return new JsonResponse(new ReferenceTablesView($tables->map(fn (ReferenceTable $table) => new ReferenceTableView($table->code, $table->title, $table->body))->values()->all()));
+    }
+
     #[Get('/api/exams/{exam}/handbook/{section}', 'Read a handbook section', returns: SectionView::class)]
     public function show(Exam $exam, string $section): JsonResponse
     {

@@ -90,7 +90,7 @@ final class ResultController
         $unit = $this->unit($version, $position);
 
         return new JsonResponse(new ExplanationView(
-            QuestionView::of($sitting, $position, $version->question->kind, Shown::decimal(BigRational::of((string) $item->marks)), $version->shown, $unit?->code),
+            QuestionView::of($sitting, $position, $version->question->kind, Shown::decimal(BigRational::of((string) $item->marks)), $version->shown, $unit?->code, (string) $item->penalty),
             $question->response === null ? null : (object) $question->response,
             $credit->outcome->value,
             Shown::decimal((new MarkScheme((string) $item->marks, (string) $item->penalty))->marksFor($credit)),

@@ -10,6 +10,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Briefing')]
 final readonly class BriefingView
 {
+    /** @param  list<SectionBriefView>  $sections  of a fixed paper */
     public function __construct(
         #[OA\Property] public string $id,
         #[OA\Property] public string $exam,
@@ -22,6 +23,7 @@ final readonly class BriefingView
         #[OA\Property(description: 'With extra time.', nullable: true)] public ?int $limitMs,
         #[OA\Property] public string $extraTime,
         #[OA\Property(description: 'By the pace plan, without reserve.', nullable: true)] public ?int $msPerMark,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SectionBriefView::class))] public array $sections,
     ) {
     }
 }

@@ -32,12 +32,13 @@ final readonly class QuestionView
         #[OA\Property(nullable: true, description: 'How many places to point at.')] public ?int $points,
         #[OA\Property(nullable: true, description: 'What stands behind a number.')] public ?string $suffix,
         #[OA\Property(description: 'Whether a number needs a unit.')] public bool $asksUnit,
+        #[OA\Property(nullable: true, description: 'Share of its marks that a wrong answer costs, such as 1/3.')] public ?string $penalty,
         #[OA\Property(nullable: true, description: 'Code of the case, passage or series it belongs to.')] public ?string $unit,
     ) {
     }
 
     /** @param  array<string, mixed>  $shown */
-    public static function of(Sitting $sitting, int $position, string $kind, string $marks, array $shown, ?string $unit = null): self
+    public static function of(Sitting $sitting, int $position, string $kind, string $marks, array $shown, ?string $unit = null, string $penalty = '0'): self
     {
         // Each sitting shuffles anew; the stored answer names parts by id, so the order need not be stored.
         $shuffled = fn (string $what, mixed $parts): array => self::shuffled(new OptionOrder((new Seed($sitting->id))->stream("{$what}:{$position}")), self::parts($parts));
@@ -52,7 +53,7 @@ final readonly class QuestionView
             $kind === 'matching' ? $shuffled('choices', $shown['choices'] ?? []) : array_map(self::option(...), $choices),
             $shuffled('items', $shown['items'] ?? []),
             $picture === null ? null : new PictureView((string) $picture['file'], (string) $picture['alt'], (int) $picture['width'], (int) $picture['height']),
-            is_int($shown['points'] ?? null) ? $shown['points'] : null, is_string($shown['suffix'] ?? null) ? $shown['suffix'] : null, ($shown['asksUnit'] ?? false) === true, $unit,
+            is_int($shown['points'] ?? null) ? $shown['points'] : null, is_string($shown['suffix'] ?? null) ? $shown['suffix'] : null, ($shown['asksUnit'] ?? false) === true, $penalty === '0' ? null : $penalty, $unit,
         );
     }
 
@@ -77,7 +78,12 @@ final readonly class QuestionView
     /** @return list<array{id: string, text: string, pinned?: bool, choices?: mixed}> */
     private static function parts(mixed $parts): array
     {
-        /** @var list<array{id: string, text: string, pinned?: bool, choices?: mixed}> $parts */
-        return is_array($parts) ? array_values($parts) : [];
+        if (! is_array($parts)) {
+            return [];
+        }
+        /** @var list<array{id: string, text: string, pinned?: bool, choices?: mixed}> $list */
+        $list = array_values($parts);
+
+        return $list;
     }
 }

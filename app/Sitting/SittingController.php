@@ -13,6 +13,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Section;
 use Uplandia\Core\Scoring\Shown;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\PacePlan;
@@ -78,7 +79,17 @@ final class SittingController
         }
         $pace = $terms->limit === null || $marks->getSign() === 0 ? null : PacePlan::of($terms->limit, 0, 0, $marks)->timeFor(1);
 
-        return new BriefingView($sitting->id, $sitting->test->exam->slug, $sitting->test->title, $sitting->test->mode, $sitting->status, $sitting->questions, $sitting->answered, Shown::decimal($marks), $terms->limit, $sitting->extra_time, $pace);
+        return new BriefingView($sitting->id, $sitting->test->exam->slug, $sitting->test->title, $sitting->test->mode, $sitting->status, $sitting->questions, $sitting->answered, Shown::decimal($marks), $terms->limit, $sitting->extra_time, $pace, $this->sections($sitting));
+    }
+
+    /** @return list<SectionBriefView> */
+    private function sections(Sitting $sitting): array
+    {
+        if ($sitting->test->paper_id === null) {
+            return [];
+        }
+
+        return array_map(fn (Section $section): SectionBriefView => new SectionBriefView($section->name, $section->questions, Shown::decimal($section->marks), $section->penalty->getSign() === 0 ? null : (string) $section->penalty), $sitting->test->exam->blueprint()->sections);
     }
 
     /**
@@ -90,8 +101,8 @@ final class SittingController
     {
         return DB::table('test_items')->join('question_versions', 'question_versions.id', '=', 'test_items.version_id')->join('questions', 'questions.id', '=', 'test_items.question_id')
             ->leftJoin('units', 'units.id', '=', 'questions.unit_id')->where('test_items.test_id', $sitting->test_id)->orderBy('test_items.position')
-            ->get(['test_items.position', 'test_items.marks', 'questions.kind', 'question_versions.shown', 'units.code as unit'])
-            ->map(fn (object $row): QuestionView => QuestionView::of($sitting, (int) $row->position, (string) $row->kind, Shown::decimal(BigRational::of((string) $row->marks)), (array) json_decode((string) $row->shown, true), $row->unit))
+            ->get(['test_items.position', 'test_items.marks', 'test_items.penalty', 'questions.kind', 'question_versions.shown', 'units.code as unit'])
+            ->map(fn (object $row): QuestionView => QuestionView::of($sitting, (int) $row->position, (string) $row->kind, Shown::decimal(BigRational::of((string) $row->marks)), (array) json_decode((string) $row->shown, true), $row->unit, (string) $row->penalty))
             ->values()->all();
     }
 

@@ -20,7 +20,7 @@ test('a result speaks of sureness and habits and leads to the questions', async 
   const number = await longest.textContent();
   await longest.click();
   await expect(page.getByRole('heading', { name: `Question ${number}`, exact: true })).toBeVisible();
-  await expect(page.getByText('Right answer')).toBeVisible();
+  await expect(page.getByText('To take with you')).toBeVisible();
 });
 
 test('tutor mode shows the right answer, the choice, every reason and the handbook', async ({ page }) => {
@@ -84,13 +84,13 @@ test('the other exam has its own topics, bank and handbook', async ({ page }) =>
 test('the builder counts as choices change', async ({ page }) => {
   await signInAs(page, 'Idris Vane');
   await page.goto('/build');
-  await expect(page.getByText('129 questions to draw from')).toBeVisible();
+  await expect(page.getByText('307 questions to draw from')).toBeVisible();
   await page.getByRole('button', { name: 'Clear', exact: true }).click();
   await page.getByRole('checkbox', { name: /^Mountain weather/ }).check();
-  await expect(page.getByText('20 questions to draw from')).toBeVisible();
+  await expect(page.getByText('49 questions to draw from')).toBeVisible();
   await page.getByRole('button', { name: 'parts of Mountain weather' }).click();
   await page.getByRole('checkbox', { name: /^Clouds and signs/ }).uncheck();
-  await expect(page.getByText('15 questions to draw from')).toBeVisible();
+  await expect(page.getByText('35 questions to draw from')).toBeVisible();
   expect(
     await page
       .getByRole('checkbox', { name: /^Mountain weather/ })

@@ -8,11 +8,17 @@ export async function signInAs(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('navigation', { name: 'Main' })).toBeVisible();
 }
 
-/** Builds a test and begins it. */
+/** Builds a test and begins it. The Certificate has single answers only, so what a test does is the same every time. */
 export async function begin(
   page: Page,
-  { mode, questions, minutes }: { mode: 'Tutor' | 'Timed'; questions: number; minutes?: number },
+  {
+    mode,
+    questions,
+    minutes,
+    exam = 'refuge-warden',
+  }: { mode: 'Tutor' | 'Timed'; questions: number; minutes?: number; exam?: string },
 ): Promise<void> {
+  await page.evaluate((slug) => localStorage.setItem('uplandia.exam', slug), exam);
   await page.goto('/build');
   await page.getByRole('radio', { name: mode, exact: true }).check();
   await page.getByRole('spinbutton', { name: 'How many questions' }).fill(String(questions));
@@ -25,6 +31,45 @@ export async function begin(
 /** Chooses the option at a place, from 0, of the question on screen. */
 export async function choose(page: Page, place: number): Promise<void> {
   await page.getByRole('radiogroup').getByRole('radio').nth(place).check();
+}
+
+/** Gives some answer to the question on screen, whatever its kind. */
+export async function answerAnything(page: Page): Promise<string> {
+  const main = page.getByRole('main');
+  const picture = main.getByRole('application');
+  if (await picture.count()) {
+    await picture.scrollIntoViewIfNeeded();
+    await picture.click({ position: { x: 120, y: 90 } });
+    return 'picture';
+  }
+  const asIs = main.getByRole('button', { name: 'It is right as it stands' });
+  if (await asIs.count()) {
+    await main
+      .getByRole('button', { name: /^Move down:/ })
+      .first()
+      .click();
+    return 'ordering';
+  }
+  const menus = await main.getByRole('combobox').all();
+  for (const menu of menus) await menu.selectOption({ index: 1 });
+  const fields = await main.getByRole('textbox').all();
+  for (const field of fields) {
+    await field.fill((await field.getAttribute('placeholder')) === 'unit' ? 'km' : '12');
+    await field.blur();
+  }
+  const boxes = await main.getByRole('checkbox').all();
+  if (boxes[0]) await boxes[0].check();
+  const groups = await main.getByRole('radiogroup').all();
+  for (const group of groups) await group.getByRole('radio').first().check();
+  return menus.length
+    ? 'menus'
+    : fields.length
+      ? 'fields'
+      : boxes.length
+        ? 'several'
+        : groups.length > 1
+          ? 'rows'
+          : 'single';
 }
 
 /** No serious fault of accessibility on the screen as it is. */

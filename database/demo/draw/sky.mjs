@@ -97,7 +97,7 @@ export function sky() {
       line(318, 197, 318, 158, 'line', 3), path('M318 166c-22 2-18-30 0-30c20 0 22 32 0 30Z', 'wood', 1.2, 'stroke="#27612f"'), path('M118 152c6 8 14 10 16 2c-2-8-8-14-16-2Z', 'rock', 1.2, 'stroke="#1f2c26"'), ...[[170, 106, 'A'], [104, 142, 'B'], [290, 150, 'C'], [418, 194, 'D'], [230, 148, 'E']].map(([cx, cy, name]) => circle(cx, cy, 10, 'paper', 'stroke="#96301f" stroke-width="2"') + text(cx, cy + 4.5, name, { anchor: 'middle', bold: true, cls: 'redink' })),
       text(412, 236, 'dip', { size: 11, anchor: 'middle' }), text(16, 130, 'hollow in', { size: 11 }), text(16, 143, 'the rock', { size: 11 }), text(318, 216, 'lone tree', { size: 11, anchor: 'middle' }), text(190, 150, 'top', { size: 11, anchor: 'middle' })]];
     const sp3 = spot(W, 300);
-    regions['storm-places.svg'] = { dip: { rectangle: [...share(W, 300)(372, 196), ...share(W, 300)(462, 262)] }, summit: sp3(170, 112, 18), cave: sp3(118, 150, 18), tree: sp3(318, 160, 34), slope: sp3(230, 150, 16), foot: sp3(352, 212, 16) };
+    regions['storm-places.svg'] = { dip: { rectangle: [...share(W, 300)(372, 180), ...share(W, 300)(462, 262)] }, summit: sp3(170, 112, 18), cave: sp3(118, 150, 18), tree: sp3(318, 160, 34), slope: sp3(230, 150, 16), foot: sp3(352, 212, 16) };
   }
   { // Hours of rain and the level of a stream.
     const x = 60, y = 220, w = 380, h = 160;

@@ -78,6 +78,13 @@ export const handbook = (exam: string) =>
     staleTime: Infinity,
   });
 
+export const tables = (exam: string) =>
+  queryOptions({
+    queryKey: ['tables', exam],
+    queryFn: () => ask(api.GET('/api/exams/{exam}/tables', { params: { path: { exam } } })),
+    staleTime: Infinity,
+  });
+
 export const section = (exam: string, code: string) =>
   queryOptions({
     queryKey: ['section', exam, code],

@@ -127,6 +127,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/papers/{paper}/sittings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sit a fixed paper */
+        post: operations["sitAFixedPaper"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/count": {
         parameters: {
             query?: never;
@@ -170,6 +187,23 @@ export interface paths {
         };
         /** List handbook sections */
         get: operations["listHandbookSections"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read the reference tables */
+        get: operations["readTheReferenceTables"];
         put?: never;
         post?: never;
         delete?: never;
@@ -437,6 +471,7 @@ export interface components {
             extraTime: string;
             /** @description By the pace plan, without reserve. */
             msPerMark: number | null;
+            sections: components["schemas"]["SectionBrief"][];
         };
         /** @description What the builder shows before anything is chosen. */
         Builder: {
@@ -451,6 +486,7 @@ export interface components {
             minutesPerQuestion: number;
             /** @description Factor of this candidate's time limits. */
             extraTime: string;
+            papers: components["schemas"]["Paper"][];
         };
         Built: {
             /** @description The sitting that is ready to begin. */
@@ -612,6 +648,16 @@ export interface components {
             /** @description Markdown. */
             text: string;
         };
+        /** @description A fixed paper that can be sat. */
+        Paper: {
+            code: string;
+            title: string;
+            questions: number;
+            /** @description Before extra time. */
+            minutes: number;
+            /** @description How many of its questions this candidate has met before. */
+            met: number;
+        };
         PasswordRequest: {
             current_password: string;
             password: string;
@@ -664,6 +710,8 @@ export interface components {
             suffix: string | null;
             /** @description Whether a number needs a unit. */
             asksUnit: boolean;
+            /** @description Share of its marks that a wrong answer costs, such as 1/3. */
+            penalty: string | null;
             /** @description Code of the case, passage or series it belongs to. */
             unit: string | null;
         };
@@ -696,6 +744,16 @@ export interface components {
             /** @enum {string} */
             spread?: "blueprint" | "available" | "even";
             minutes?: number | null;
+        };
+        /** @description A sheet that lies on the desk during a sitting. */
+        ReferenceTable: {
+            code: string;
+            title: string;
+            /** @description Markdown. */
+            body: string;
+        };
+        ReferenceTables: {
+            tables: components["schemas"]["ReferenceTable"][];
         };
         /** @description A region of a picture, in shares of its width and height (a circle's radius: of its width), and why it is right or wrong. */
         Region: {
@@ -775,6 +833,15 @@ export interface components {
             body: string;
             before: components["schemas"]["SectionLink"] | null;
             after: components["schemas"]["SectionLink"] | null;
+        };
+        /** @description A section of the exam as a briefing tells of it. */
+        SectionBrief: {
+            name: string;
+            questions: number;
+            /** @description For each question, exact as a decimal. */
+            marks: string;
+            /** @description Share of the marks that a wrong answer costs, such as 1/3; null: none. */
+            penalty: string | null;
         };
         SectionLink: {
             code: string;
@@ -1288,6 +1355,38 @@ export interface operations {
             };
         };
     };
+    sitAFixedPaper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                paper: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     howManyQuestionsAreThere: {
         parameters: {
             query?: never;
@@ -1376,6 +1475,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Handbook"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readTheReferenceTables: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReferenceTables"];
                 };
             };
             /** @description It could not be done; the message says why. */

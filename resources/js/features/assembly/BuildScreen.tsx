@@ -220,7 +220,56 @@ function Build({ page }: { page: View<'Builder'> }) {
           </div>
         </form>
       </div>
+      {page.papers.length > 0 && <Papers exam={page.exam} papers={page.papers} extraTime={page.extraTime} />}
     </div>
+  );
+}
+
+/** The fixed papers: everybody who sits one sits the same questions, so they can be compared. */
+function Papers({ exam, papers, extraTime }: { exam: string; papers: View<'Paper'>[]; extraTime: string }) {
+  const navigate = useNavigate();
+  const sitting = useMutation({
+    mutationFn: (paper: string) =>
+      ask(api.POST('/api/exams/{exam}/papers/{paper}/sittings', { params: { path: { exam, paper } } })),
+    onSuccess: ({ sitting: made }) => {
+      void queries.invalidateQueries({ queryKey: ['today'] });
+      void navigate(`/briefing/${made}`);
+    },
+  });
+  return (
+    <section aria-labelledby="papers" className="grid gap-3 border-t border-base-300 pt-6">
+      <h2 id="papers" className="text-lg font-bold">
+        Or sit a fixed paper
+      </h2>
+      <p className="max-w-[68ch]">
+        Put together like the real exam, with its sections and marks. A paper tells most when its questions are new to
+        you, so save one for later.
+      </p>
+      {sitting.isError && <Failure error={sitting.error} />}
+      <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
+        {papers.map((paper) => (
+          <li key={paper.code} className="grid content-start gap-2 rounded-box border border-base-300 p-4">
+            <h3 className="font-bold">{paper.title}</h3>
+            <p>
+              {count(paper.questions, 'question')}, {paper.minutes} minutes
+              {extraTime !== '1' && ` × ${extraTime}`}
+            </p>
+            <p className="text-base-content/75">
+              {paper.met === 0 ? 'All of it is new to you.' : `You have met ${paper.met} of its questions.`}
+            </p>
+            <div>
+              <Button
+                busy={sitting.isPending && sitting.variables === paper.code}
+                onClick={() => sitting.mutate(paper.code)}
+                aria-label={`Sit ${paper.title}`}
+              >
+                Sit it
+              </Button>
+            </div>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

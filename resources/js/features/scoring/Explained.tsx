@@ -1,56 +1,73 @@
-import clsx from 'clsx';
 import { Link } from 'react-router';
 import type { View } from '../../api/client';
 import { Chip } from '../../ui/Chip';
+import { GapContext } from '../../ui/gaps';
 import { Markdown } from '../../ui/Markdown';
 import { Outcome } from '../../ui/Outcome';
 import { duration } from '../../ui/words';
+import type { Response } from '../sitting/response';
+import { UnitPanel } from '../sitting/UnitPanel';
+import { GapParts, NumberParts, OptionParts, OrderParts, PictureParts, RowParts } from './AnswerParts';
+import { RubricMarking } from './RubricMarking';
 
-/** A question with what was chosen, what is right, and why each option is right or wrong. */
-export function Explained({ explanation }: { explanation: View<'Explanation'> }) {
-  const { question, keys, why } = explanation;
-  const choice = (explanation.response as { choice?: string } | null)?.choice;
+/** A question with what was answered, what is right, and why each part of it is right or wrong. */
+export function Explained({
+  sitting,
+  explanation,
+  withUnit,
+}: {
+  sitting: string;
+  explanation: View<'Explanation'>;
+  /** Shows the case or text as well, where it is not on screen already. */
+  withUnit?: boolean;
+}) {
+  const { question, answer, unit } = explanation;
+  const response = explanation.response as Response | null;
+  const parts = { explanation, response };
+  const rightOf = (gap: string) => {
+    const row = question.rows.find(({ id }) => id === gap);
+    const key = row?.choices?.find(({ id }) => id === answer.rows[gap])?.text;
+    return <strong className="border-b-2 border-success">{key ?? answer.gaps[gap] ?? '…'}</strong>;
+  };
   return (
     <div className="grid gap-6">
+      {withUnit && unit && (
+        <details className="max-w-[75ch]" open={unit.kind === 'passage'}>
+          <summary className="min-h-11 cursor-pointer font-bold text-primary">{unit.title}</summary>
+          <UnitPanel unit={unit} position={question.position} evidence={answer.evidence} />
+        </details>
+      )}
       <div className="text-lg">
-        <Markdown>{question.stem}</Markdown>
+        <GapContext value={rightOf}>
+          <Markdown>{question.stem}</Markdown>
+        </GapContext>
       </div>
       <p className="flex flex-wrap items-center gap-x-4 gap-y-1 font-bold">
         <Outcome outcome={explanation.outcome} />
         <span className="font-normal">
-          {explanation.marks} of {question.marks} {question.marks === '1' ? 'mark' : 'marks'},{' '}
-          {duration(explanation.activeMs)} on screen
+          {explanation.outcome === 'pending' ? 'Not marked yet, ' : `${explanation.marks} of `}
+          {question.marks} {question.marks === '1' ? 'mark' : 'marks'}, {duration(explanation.activeMs)} on screen
         </span>
       </p>
-      <ul className="grid max-w-[75ch] gap-3">
-        {question.options.map((option) => {
-          const key = keys.includes(option.id);
-          const mine = option.id === choice;
-          return (
-            <li
-              key={option.id}
-              className={clsx(
-                'rounded-field border p-3',
-                key ? 'border-2 border-success' : mine ? 'border-2 border-error' : 'border-base-300',
-              )}
-            >
-              <p className="flex flex-wrap items-center gap-x-3 gap-y-1">
-                <span className="font-bold">
-                  <Markdown inline>{option.text}</Markdown>
-                </span>
-                {key && <Chip>✓ Right answer</Chip>}
-                {mine && <Chip>Your choice</Chip>}
-                {explanation.struck.includes(option.id) && <Chip>You ruled it out</Chip>}
-              </p>
-              {why[option.id] && (
-                <div className="mt-1">
-                  <Markdown>{why[option.id] ?? ''}</Markdown>
-                </div>
-              )}
-            </li>
-          );
-        })}
-      </ul>
+      {(question.kind === 'single' || question.kind === 'several') && <OptionParts {...parts} />}
+      {question.rows.length > 0 && <RowParts {...parts} />}
+      {question.kind === 'typed_gaps' && <GapParts {...parts} />}
+      {question.kind === 'ordering' && <OrderParts {...parts} />}
+      {question.kind === 'number' && <NumberParts {...parts} />}
+      {question.kind === 'picture' && <PictureParts {...parts} />}
+      {question.kind === 'written' && (
+        <RubricMarking key={question.position} sitting={sitting} explanation={explanation} />
+      )}
+      {answer.evidence.length > 0 && (
+        <section className="max-w-[75ch]">
+          <h2 className="mb-1 font-bold">What in the text proves it</h2>
+          {answer.evidence.map((sentence) => (
+            <blockquote key={sentence} className="border-l-4 border-base-300 pl-4">
+              {sentence}
+            </blockquote>
+          ))}
+        </section>
+      )}
       <section className="max-w-[75ch] border-l-4 border-accent pl-4">
         <h2 className="mb-1 font-bold">To take with you</h2>
         <Markdown>{explanation.rationale}</Markdown>

@@ -154,7 +154,7 @@ function One({
       ) : page.isError ? (
         <Failure error={page.error} retry={() => void page.refetch()} />
       ) : (
-        <Explained explanation={page.data} />
+        <Explained sitting={sitting} explanation={page.data} withUnit />
       )}
     </article>
   );

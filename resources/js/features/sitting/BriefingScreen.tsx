@@ -4,6 +4,7 @@ import { briefing } from '../../api/queries';
 import { ButtonLink } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
+import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { count, duration, MODES } from '../../ui/words';
 
@@ -59,6 +60,28 @@ export function Component() {
           </>
         )}
       </dl>
+      {data.sections.length > 0 && (
+        <Table
+          caption="Sections"
+          head={
+            <tr>
+              <th scope="col">Section</th>
+              <th scope="col">Questions</th>
+              <th scope="col">Marks each</th>
+              <th scope="col">A wrong answer</th>
+            </tr>
+          }
+        >
+          {data.sections.map((section) => (
+            <tr key={section.name}>
+              <th scope="row">{section.name}</th>
+              <td>{section.questions}</td>
+              <td>{section.marks}</td>
+              <td>{section.penalty ? `costs ${section.penalty} of its marks` : 'costs nothing'}</td>
+            </tr>
+          ))}
+        </Table>
+      )}
       <ul className="grid list-disc gap-1 pl-5">
         {RULES[data.mode].map((rule) => (
           <li key={rule}>{rule}</li>

@@ -1,8 +1,15 @@
-import clsx from 'clsx';
-import { Ban } from 'lucide-react';
 import { useId } from 'react';
 import type { View } from '../../api/client';
 import { Markdown } from '../../ui/Markdown';
+import { Gaps } from './kinds/Gaps';
+import type { KindProps } from './kinds/kind';
+import { NumberField } from './kinds/NumberField';
+import { Options } from './kinds/Options';
+import { Ordering } from './kinds/Ordering';
+import { PictureField } from './kinds/PictureField';
+import { Rows } from './kinds/Rows';
+import { WrittenField } from './kinds/WrittenField';
+import type { Response } from './response';
 import type { QuestionState, SittingStore, Sureness } from './sittingStore';
 
 const SURENESS: [Sureness, string][] = [
@@ -11,7 +18,7 @@ const SURENESS: [Sureness, string][] = [
   ['guess', 'Guess'],
 ];
 
-/** A question to answer: choose, rule out, say how sure. */
+/** A question to answer, and how sure one is of it. */
 export function QuestionCard({
   question,
   state,
@@ -23,65 +30,39 @@ export function QuestionCard({
 }) {
   const id = useId();
   const { position } = question;
-  const choice = (state.response as { choice?: string } | null)?.choice;
+  const response = state.response as Response | null;
+  const props: KindProps = {
+    question,
+    response,
+    locked: state.locked,
+    labelledBy: id,
+    onAnswer: (answer) => store.answer(position, answer),
+  };
+  const gaps = question.kind === 'dropdown_gaps' || question.kind === 'typed_gaps';
   return (
-    <div className="grid gap-5">
-      <div id={id} className="text-lg">
-        <Markdown>{question.stem}</Markdown>
-      </div>
-      <div role="radiogroup" aria-labelledby={id} className="grid max-w-[75ch] gap-2">
-        {question.options.map((option) => {
-          const struck = state.struck.includes(option.id);
-          const on = choice === option.id;
-          return (
-            <div
-              key={option.id}
-              className={clsx(
-                'flex items-stretch rounded-field border',
-                on ? 'border-primary bg-base-200 ring-1 ring-primary' : 'border-base-content/50',
-              )}
-            >
-              <label className="flex min-h-12 flex-1 cursor-pointer items-center gap-3 px-3 py-2 has-disabled:cursor-default">
-                <input
-                  type="radio"
-                  name={id}
-                  className="radio radio-primary shrink-0"
-                  checked={on}
-                  disabled={state.locked}
-                  onChange={() => store.answer(position, { choice: option.id })}
-                />
-                <span className={clsx('min-w-0', struck && 'line-through opacity-70')}>
-                  <Markdown inline>{option.text}</Markdown>
-                  {struck && <span className="sr-only"> (ruled out)</span>}
-                </span>
-              </label>
-              <button
-                type="button"
-                disabled={state.locked}
-                aria-pressed={struck}
-                aria-label={`Rule out: ${option.text}`}
-                title={struck ? 'Bring back' : 'Rule out'}
-                onClick={() =>
-                  store.strike(
-                    position,
-                    struck ? state.struck.filter((other) => other !== option.id) : [...state.struck, option.id],
-                  )
-                }
-                className={clsx(
-                  'grid w-12 shrink-0 cursor-pointer place-items-center rounded-field disabled:cursor-default',
-                  struck ? 'text-base-content' : 'text-base-content/65',
-                  'hover:bg-base-content/10',
-                )}
-              >
-                <Ban aria-hidden="true" className="size-5" />
-              </button>
-            </div>
-          );
-        })}
-      </div>
+    <div className="grid content-start gap-5">
+      {state.locked && !state.checked && (
+        <p className="border-l-4 border-accent pl-3">Your answer to this question stands.</p>
+      )}
+      {!gaps && (
+        <div id={id} className="text-lg">
+          <Markdown>{question.stem}</Markdown>
+        </div>
+      )}
+      {gaps && <Gaps {...props} />}
+      {(question.kind === 'single' || question.kind === 'several') && (
+        <Options {...props} struck={state.struck} onStrike={(struck) => store.strike(position, struck)} />
+      )}
+      {(question.kind === 'true_false_grid' || question.kind === 'matching' || question.kind === 'grouping') && (
+        <Rows {...props} />
+      )}
+      {question.kind === 'ordering' && <Ordering {...props} />}
+      {question.kind === 'number' && <NumberField {...props} />}
+      {question.kind === 'picture' && <PictureField {...props} />}
+      {question.kind === 'written' && <WrittenField {...props} />}
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         <fieldset
-          disabled={state.locked || !choice}
+          disabled={state.locked || !response}
           className="flex flex-wrap items-center gap-x-1 disabled:opacity-60"
         >
           <legend className="float-left mr-3 pt-2.5">How sure?</legend>
@@ -98,7 +79,7 @@ export function QuestionCard({
             </label>
           ))}
         </fieldset>
-        {choice && !state.locked && (
+        {question.kind === 'single' && response && !state.locked && (
           <button
             type="button"
             className="min-h-11 cursor-pointer text-primary underline underline-offset-4"

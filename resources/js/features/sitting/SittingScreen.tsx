@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import clsx from 'clsx';
 import { ChevronLeft, Flag, FlagOff, Pause } from 'lucide-react';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
@@ -14,6 +15,8 @@ import { Explained } from '../scoring/Explained';
 import { HandInCheck } from './HandInCheck';
 import { QuestionCard } from './QuestionCard';
 import { RouteLine } from './RouteLine';
+import { TablesButton } from './TablesButton';
+import { UnitPanel } from './UnitPanel';
 import type { Link as SittingLink, QuestionState, SittingStore, Snapshot } from './sittingStore';
 import { useRemaining, useSitting, useSnapshot } from './useSitting';
 
@@ -106,6 +109,7 @@ function Open({
   const { current, questions } = now;
   const state = questions[current];
   const question = sitting.questions[current];
+  const unit = sitting.units.find(({ code }) => code === question?.unit);
   const tutor = sitting.briefing.mode === 'tutor';
   const last = current === questions.length - 1;
 
@@ -129,7 +133,7 @@ function Open({
     store,
     state,
     count: questions.length,
-    options: question?.options.map((option) => option.id) ?? [],
+    options: question?.kind === 'single' ? question.options.map((option) => option.id) : [],
     go,
     off: checking || now.status !== 'active',
   });
@@ -157,6 +161,7 @@ function Open({
             >
               <Pause aria-hidden="true" className="size-4.5" /> Pause
             </button>
+            <TablesButton exam={sitting.briefing.exam} />
             <LookMenu />
           </div>
           <RouteLine questions={questions} current={current} onGo={go} />
@@ -164,7 +169,7 @@ function Open({
       </header>
 
       <main className="w-full flex-1 px-4 py-6 sm:px-6">
-        <div className="mx-auto max-w-5xl">
+        <div className={clsx('mx-auto', unit ? 'max-w-7xl' : 'max-w-5xl')}>
           {now.refused && (
             <div className="mb-4">
               <Notice tone="warn">Your last answer does not count: {now.refused}</Notice>
@@ -182,11 +187,17 @@ function Open({
               onHandIn={() => void handIn()}
             />
           ) : (
-            <article className="grid gap-4" aria-labelledby="question">
-              <h1 id="question" ref={heading} tabIndex={-1} className="text-base-content/75 outline-none">
+            <article
+              className={clsx('grid gap-x-8 gap-y-4', unit && 'lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]')}
+              aria-labelledby="question"
+            >
+              <h1 id="question" ref={heading} tabIndex={-1} className="col-span-full text-base-content/75 outline-none">
                 Question {current + 1} of {questions.length}
                 {question.marks !== '1' && `, ${question.marks} marks`}
+                {question.penalty &&
+                  `, a wrong answer costs ${question.penalty} of ${question.marks === '1' ? 'a mark' : 'them'}`}
               </h1>
+              {unit && <UnitPanel key={unit.code} unit={unit} position={current} />}
               {state.checked && state.outcome ? (
                 <Answered sitting={id} position={current} />
               ) : (
@@ -213,11 +224,11 @@ function Open({
               <span className="max-sm:sr-only">{state.flagged ? 'Unflag' : 'Flag'}</span>
             </Button>
             <span className="flex-1" />
-            {!last && (
+            {(!last || (tutor && !state.checked)) && (
               // On a phone there is room for four; handing in is offered again once this question is checked.
               <Button
                 weight="quiet"
-                className={tutor && !state.checked ? 'max-sm:hidden' : ''}
+                className={tutor && !state.checked && !last ? 'max-sm:hidden' : ''}
                 onClick={() => setChecking(true)}
               >
                 Hand in
@@ -275,7 +286,7 @@ function Answered({ sitting, position }: { sitting: string; position: number }) 
   const page = useQuery(explanation(sitting, position));
   if (page.isPending) return <Loading what="Fetching the reasons" />;
   if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
-  return <Explained explanation={page.data} />;
+  return <Explained sitting={sitting} explanation={page.data} />;
 }
 
 function Countdown({ store, onZero, paused }: { store: SittingStore; onZero: () => void; paused: boolean }) {

@@ -1,9 +1,9 @@
 import { api, ask, Refused, Unreachable, type View } from '../../api/client';
 import { Awake } from './awake';
 import { Outbox, type SittingEvent } from './outbox';
+import type { Response } from './response';
 import { ServerClock } from './serverClock';
 
-export type Response = { choice: string };
 export type Sureness = NonNullable<View<'QuestionState'>['sureness']>;
 export type QuestionState = View<'QuestionState'>;
 

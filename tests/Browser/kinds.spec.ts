@@ -1,0 +1,110 @@
+import { expect, test } from '@playwright/test';
+import { answerAnything, expectAccessible, expectNoSidewaysScroll, signInAs } from './ways';
+
+test('a fixed paper with every kind of question, from briefing to marking one\u2019s own written answers', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  const grumbles: string[] = [];
+  page.on('console', (message) => message.type() === 'error' && grumbles.push(message.text()));
+  page.on('pageerror', (error) => grumbles.push(error.message));
+  await signInAs(page, 'Petra Quill');
+  await page.goto('/build');
+  await page.getByRole('button', { name: 'Sit The paper of 2024' }).click();
+  await expect(page.getByRole('row', { name: /Ground knowledge 30 1 costs 1\/3/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Begin' }).click();
+  await expect(
+    page.getByRole('heading', { name: 'Question 1 of 59, a wrong answer costs 1/3 of a mark' }),
+  ).toBeVisible();
+
+  const met = new Set<string>();
+  for (let i = 1; i <= 59; i++) {
+    await expect(page.getByRole('heading', { name: new RegExp(`^Question ${i} of 59`) })).toBeVisible();
+    const kind = await answerAnything(page);
+    await expect(page.getByRole('button', { name: new RegExp(`^Question ${i}: answered`) })).toBeVisible();
+    if (!met.has(kind)) {
+      met.add(kind);
+      await expectAccessible(page);
+      await page.setViewportSize({ width: 360, height: 700 });
+      await expectNoSidewaysScroll(page);
+      await page.setViewportSize({ width: 1280, height: 800 });
+    }
+    if (i < 59) await page.getByRole('button', { name: 'Next', exact: true }).click();
+  }
+  expect([...met].sort()).toEqual(['fields', 'menus', 'ordering', 'picture', 'rows', 'several', 'single']);
+
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await expect(page.getByText('Nothing is left blank.')).toBeVisible();
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'By topic' })).toBeVisible();
+  await page.getByRole('link', { name: 'Review each question' }).click();
+  await page.getByRole('tab', { name: /^All/ }).click();
+  await page
+    .getByRole('link', { name: /To be marked/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: 'A model answer' })).toBeVisible();
+  const keep = page.getByRole('button', { name: 'Keep these marks' });
+  await expect(keep).toBeDisabled();
+  for (const criterion of await page.getByRole('main').getByRole('group').all())
+    await criterion.getByRole('radio').last().check();
+  await keep.click();
+  await expect(page.getByText('2 of 2 marks')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Change the marks' })).toBeVisible();
+  expect(grumbles).toEqual([]);
+});
+
+test('in a series there is no going back, and the tables are at hand', async ({ page }) => {
+  await signInAs(page, 'Wren Ashlock');
+  await page.goto('/build');
+  await page.getByRole('button', { name: 'Sit The paper of 2025' }).click();
+  await page.getByRole('link', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'Question 56:' }).click();
+  await expect(page.getByText('There is no going back in a series')).toBeVisible();
+  await answerAnything(page);
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await expect(page.getByText('All saved')).toBeVisible();
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await expect(page.getByText('Your answer to this question stands.')).toBeVisible();
+  await expect(page.getByRole('radiogroup').getByRole('radio').first()).toBeDisabled();
+
+  await page.getByRole('button', { name: 'Tables' }).click();
+  await page.getByRole('tab', { name: 'Formula sheet' }).click();
+  await expect(page.getByText('Search radius')).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
+});
+
+test('pictures, order and gaps work from the keyboard alone', async ({ page }) => {
+  test.setTimeout(120_000);
+  await signInAs(page, 'Noor Selwick');
+  await page.goto('/build');
+  await page.getByRole('button', { name: 'Sit The paper of 2026' }).click();
+  await page.getByRole('link', { name: 'Begin' }).click();
+  const left = new Set(['picture', 'ordering', 'gap']);
+  for (let i = 31; i <= 46 && left.size > 0; i++) {
+    await page.getByRole('button', { name: `Question ${i}:` }).click();
+    const picture = page.getByRole('application');
+    const gap = page.getByRole('textbox', { name: 'Gap 1' });
+    const down = page.getByRole('button', { name: /^Move down:/ }).first();
+    if (left.has('picture') && (await picture.count())) {
+      await picture.focus();
+      await page.keyboard.press('ArrowRight');
+      await page.keyboard.press('Shift+ArrowDown');
+      await page.keyboard.press('Enter');
+      left.delete('picture');
+    } else if (left.has('ordering') && (await down.count())) {
+      await down.focus();
+      await page.keyboard.press('ArrowDown');
+      await expect(page.getByText('Now in place 2 of')).toBeAttached();
+      left.delete('ordering');
+    } else if (left.has('gap') && (await gap.count())) {
+      await gap.focus();
+      await page.keyboard.type('[handrail]');
+      left.delete('gap');
+    } else continue;
+    await expect(page.getByRole('button', { name: new RegExp(`^Question ${i}: answered`) })).toBeVisible();
+  }
+  expect([...left]).toEqual([]);
+});
