@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Question\Exam;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use PDO;
 use Uplandia\Core\Assembly\Unit;
 
 /** Counts and fetches questions of an exam as one candidate sees them. SQL narrows; the core decides. */
@@ -37,7 +38,7 @@ final readonly class Bank
     {
         $met = [];
         $standings = DB::table('standings')->where('standings.user_id', $this->user->id)->where('standings.exam_id', $this->exam->id);
-        $retired = (clone $standings)->join('questions', 'questions.id', '=', 'standings.question_id')->whereNotNull('questions.retired_at');
+        $retired = (clone $standings)->whereIn('standings.question_id', $this->retired());
         foreach ([[1, $standings], [-1, $retired]] as [$sign, $query]) {
             $rows = $query->groupBy('standings.topic_id', 'standings.outcome')
                 ->selectRaw('standings.topic_id as topic, standings.outcome as outcome, count(*) as n, sum(standings.flagged) as flagged')->get();
@@ -60,7 +61,34 @@ final readonly class Bank
      */
     public function available(array $topics, array $pools): array
     {
-        return $this->counts($this->inPools($topics, $pools));
+        if (! in_array(Pool::NewToMe, $pools, true)) {
+            return $this->counts($this->inPools($topics, $pools));
+        }
+        // What is new is everything less what was met: counted from what was met, not from the bank.
+        $counts = $this->counts($this->live()->whereIn('questions.topic_id', $topics));
+        $left = DB::table('standings')->where('user_id', $this->user->id)->where('exam_id', $this->exam->id)->whereIn('topic_id', $topics)
+            ->whereNotNull('outcome')->whereNotIn('outcome', $this->outcomes($pools))
+            ->when(in_array(Pool::Flagged, $pools, true), fn (Builder $query): Builder => $query->where('flagged', false))
+            ->whereNotIn('question_id', $this->retired());
+        foreach ($left->groupBy('topic_id')->selectRaw('topic_id as topic, count(*) as n')->pluck('n', 'topic') as $topic => $n) {
+            $counts[(int) $topic] = ($counts[(int) $topic] ?? 0) - (is_numeric($n) ? (int) $n : 0);
+        }
+
+        return array_filter($counts);
+    }
+
+    /**
+     * @param  list<Pool>  $pools
+     * @return list<string>
+     */
+    private function outcomes(array $pools): array
+    {
+        return array_values(array_filter(array_map(fn (Pool $pool) => $pool->outcome(), $pools)));
+    }
+
+    private function retired(): Builder
+    {
+        return DB::table('questions')->select('id')->where('exam_id', $this->exam->id)->whereNotNull('retired_at');
     }
 
     /**
@@ -78,14 +106,14 @@ final readonly class Bank
             $this->joinStandings($query);
         }
         $units = $together = [];
-        foreach ($query->orderBy('questions.id')->get(['questions.id', 'questions.topic_id', 'questions.unit_id', 'standings.seen_ms']) as $row) {
-            $seen = $row->seen_ms === null ? null : intdiv((int) $row->seen_ms, 1000);
-            if ($row->unit_id === null) {
-                $units[(int) $row->topic_id][] = new Unit([(int) $row->id], $seen);
+        foreach ($this->rows($query->orderBy('questions.id')->select(['questions.id', 'questions.topic_id', 'questions.unit_id', 'standings.seen_ms'])) as [$id, $topic, $unit, $seenMs]) {
+            $seen = $seenMs === null ? null : intdiv((int) $seenMs, 1000);
+            if ($unit === null) {
+                $units[(int) $topic][] = new Unit([(int) $id], $seen);
             } else {
                 // A case may reach over several subtopics: it is filed under the first of them that was asked for.
-                $together[(int) $row->unit_id] ??= ['topic' => (int) $row->topic_id, 'seen' => null];
-                $together[(int) $row->unit_id]['seen'] = max($together[(int) $row->unit_id]['seen'], $seen);
+                $together[(int) $unit] ??= ['topic' => (int) $topic, 'seen' => null];
+                $together[(int) $unit]['seen'] = max($together[(int) $unit]['seen'], $seen);
             }
         }
         $whole = $this->whole(array_keys($together));
@@ -114,6 +142,20 @@ final readonly class Bank
         return $whole;
     }
 
+    /**
+     * Rows as lists: a pool may hold the whole bank, and 100,000 objects cost twice as much as 100,000 lists.
+     *
+     * @return iterable<list<int|string|null>>
+     */
+    private function rows(Builder $query): iterable
+    {
+        $statement = DB::connection()->getReadPdo()->prepare($query->toSql());
+        $statement->execute($query->getBindings());
+        while (is_array($row = $statement->fetch(PDO::FETCH_NUM))) {
+            yield $row;
+        }
+    }
+
     private function live(): Builder
     {
         return DB::table('questions')->where('questions.exam_id', $this->exam->id)->whereNull('questions.retired_at');
@@ -134,7 +176,7 @@ final readonly class Bank
         $query = in_array(Pool::NewToMe, $pools, true) ? $this->joinStandings($query) : $this->fromStandings($query);
 
         return $query->where(function (Builder $any) use ($pools): void {
-            $outcomes = array_values(array_filter(array_map(fn (Pool $pool) => $pool->outcome(), $pools)));
+            $outcomes = $this->outcomes($pools);
             if ($outcomes !== []) {
                 $any->orWhereIn('standings.outcome', $outcomes);
             }

@@ -143,6 +143,7 @@ final class ResultController
 
     private function excerpt(string $markdown): string
     {
+        $markdown = (string) preg_replace('/\[\[\w+\]\]/', '…', $markdown);
         $plain = trim((string) preg_replace('/\s+/', ' ', (string) preg_replace('/!\[[^\]]*\]\((?:[^()"]|"[^"]*")*\)|[*_`>#|]|\$/', '', $markdown)));
 
         return mb_strlen($plain) <= self::EXCERPT ? $plain : rtrim(mb_substr($plain, 0, self::EXCERPT)).'…';

@@ -61,11 +61,30 @@ test('every main view', async ({ page }) => {
     .click();
   await page.getByText('All saved').waitFor();
   await shoot(page, 'sitting', { themes: true });
+  await page.evaluate(() => localStorage.setItem('uplandia.exam', 'upland-guide'));
+  // A fixed paper: its briefing, a picture to point at, a case, and the tables.
+  await page.goto('/build');
+  await page.getByRole('button', { name: 'Sit The paper of 2026' }).click();
+  await page.getByRole('table', { name: 'Sections' }).waitFor();
+  await shoot(page, 'paper');
+  await page.getByRole('link', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'Question 38:' }).click();
+  await page.getByRole('application').click({ position: { x: 300, y: 300 } });
+  await page.getByText('All saved').waitFor();
+  await shoot(page, 'picture', { themes: true });
+  await page.getByRole('button', { name: 'Question 47:' }).click();
+  await page.getByRole('tab', { name: 'Section' }).waitFor();
+  await page.waitForLoadState('networkidle');
+  await shoot(page, 'case', { themes: true });
+  await page.getByRole('button', { name: 'Tables' }).click();
+  await page.getByRole('tab', { name: 'Wind chill' }).click();
+  await shoot(page, 'tables');
+  await page.keyboard.press('Escape');
   await page.goto('/pieces');
   await page.getByRole('heading', { name: 'Pieces' }).waitFor();
   await shoot(page, 'pieces');
-  await page.goto('/handbook/upland-guide/nav.contours');
-  await page.getByText('A contour joins places').waitFor();
+  await page.goto('/handbook/upland-guide/rope.tie');
+  await page.getByText('Follow the rope with a finger').waitFor();
   await shoot(page, 'handbook');
   await page.goto('/account');
   await page.getByRole('heading', { name: 'Account', exact: true }).waitFor();
@@ -77,6 +96,7 @@ test('every main view', async ({ page }) => {
   await page.getByText('a mark').waitFor();
   await shoot(page, 'briefing');
 
+  await page.evaluate(() => localStorage.setItem('uplandia.exam', 'upland-guide'));
   // Today and a result of somebody who has been at it for two weeks.
   await page.context().clearCookies();
   await signInAs(page, 'Tamsin Orrel');

@@ -75,6 +75,22 @@ final class BankTest extends TestCase
         self::assertSame(['missed' => 1, 'flagged' => 2, 'partly' => 1, 'right' => 2], array_filter((new Bank($this->exam, $this->user))->met()[$ford]));
     }
 
+    public function test_what_is_counted_is_what_can_be_drawn_for_every_choice_of_pools(): void
+    {
+        DB::table('questions')->where('code', 'ridge.rock-1')->update(['retired_at' => now()]);
+        $bank = new Bank($this->exam, $this->user);
+        $topics = array_keys($bank->all());
+        $pools = Pool::cases();
+        for ($choice = 0; $choice < 2 ** count($pools); $choice++) {
+            $chosen = array_values(array_filter($pools, fn (Pool $pool, int $i): bool => ($choice >> $i & 1) === 1, ARRAY_FILTER_USE_BOTH));
+            $drawn = array_map(fn (array $units): int => count($units), $bank->units($topics, $chosen));
+            $counted = $bank->available($topics, $chosen);
+            ksort($drawn);
+            ksort($counted);
+            self::assertSame($drawn, $counted, implode(', ', array_column($chosen, 'value')));
+        }
+    }
+
     public function test_what_belongs_together_is_one_unit_under_the_subtopic_that_was_asked_for(): void
     {
         $unit = DB::table('units')->insertGetId(['exam_id' => $this->exam->id, 'code' => 'case-x', 'kind' => 'case']);

@@ -46,7 +46,11 @@ export function PictureField({ question, response, locked, labelledBy, onAnswer 
     }
   };
   return (
-    <div className="grid max-w-2xl gap-2">
+    // Whole on the screen: what one points at should not have to be scrolled to.
+    <div
+      className="grid gap-2"
+      style={{ maxWidth: `max(20rem, ${Math.round((52 * picture.width) / picture.height)}dvh)` }}
+    >
       <p id={`${labelledBy}-how`}>
         {most === 1 ? 'Point at one place.' : `Point at ${most} places; ${points.length} of ${most} set.`}
         <span className="text-base-content/75"> By keyboard: arrow keys move a cross, Enter sets the point.</span>
