@@ -4,6 +4,7 @@ import { api, ask, Refused, Unreachable } from '../../resources/js/api/client';
 import { Awake } from '../../resources/js/features/sitting/awake';
 import { Outbox } from '../../resources/js/features/sitting/outbox';
 import { words } from '../../resources/js/features/sitting/RouteLine';
+import { having, orNothing } from '../../resources/js/features/sitting/response';
 import { ServerClock } from '../../resources/js/features/sitting/serverClock';
 import { SittingStore, type QuestionState } from '../../resources/js/features/sitting/sittingStore';
 import { clock, count, duration } from '../../resources/js/ui/words';
@@ -365,4 +366,20 @@ test('the route line says each state in words', () => {
   expect(words(question(0, { seen: true, flagged: true }))).toBe('not answered, flagged');
   expect(words(question(0, { seen: true, response: { choice: 'a' } }))).toBe('answered');
   expect(words(question(0, { response: { choice: 'a' }, outcome: 'left_blank' }))).toBe('left blank');
+});
+
+test('a response without anything in it is none', () => {
+  for (const empty of [{}, { text: '  ' }, { choices: [] }, { rows: {} }, { points: [] }, { gaps: {} }])
+    expect(orNothing(empty)).toBeNull();
+  for (const filled of [{ choice: 'a' }, { text: '0' }, { rows: { r1: 'x' } }, { points: [{ x: 0, y: 0 }] }])
+    expect(orNothing(filled)).toEqual(filled);
+});
+
+test('one entry of a response is set, changed and taken out without touching the others', () => {
+  const one = having(undefined, 'r1', 'x');
+  const two = having(one, 'r2', 'y');
+  expect(two).toEqual({ r1: 'x', r2: 'y' });
+  expect(having(two, 'r1', 'z')).toEqual({ r2: 'y', r1: 'z' });
+  expect(having(two, 'r1', ' ')).toEqual({ r2: 'y' });
+  expect(one).toEqual({ r1: 'x' });
 });

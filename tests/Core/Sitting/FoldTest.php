@@ -43,6 +43,22 @@ final class FoldTest extends TestCase
         self::assertSame(1, $state->questions[0]->changes);
     }
 
+    public function test_rubric_marks_come_after_the_end_and_the_latest_received_counts(): void
+    {
+        $written = $this->event(EventKind::Answered, 10, 0, ['text' => 'We stop.']);
+        $end = $this->event(EventKind::HandedIn, 60);
+        $first = new Event('m1', 90, EventKind::RubricMarked, 100_000, null, 0, ['p1' => '1', 'p2' => 0]);
+        $second = new Event('m2', 80, EventKind::RubricMarked, 110_000, null, 0, ['p1' => '0.5']);
+        foreach ([[$first, $second], [$second, $first], [$second, $first, $second]] as $marks) {
+            $state = $this->fold($this->terms(), [$written, $end, ...$marks], 200);
+            self::assertSame(['p1' => '0.5'], $state->questions[0]->rubricMarks);
+            self::assertSame([], $state->refused);
+            self::assertSame(['text' => 'We stop.'], $state->questions[0]->response);
+        }
+        self::assertSame(['p1' => '1', 'p2' => '0'], $this->fold($this->terms(), [$written, $end, $first], 200)->questions[0]->rubricMarks);
+        self::assertNull($this->fold($this->terms(), [$written, $end], 200)->questions[0]->rubricMarks);
+    }
+
     public function test_an_answer_can_be_taken_back(): void
     {
         $state = $this->fold($this->terms(), [$this->answer(0, 'a', 10), $this->event(EventKind::Answered, 20, 0, null)], 30);

@@ -1,0 +1,142 @@
+import { expect, test } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+
+// What the demo's questions ask of its maps must be true of the ground they were drawn from.
+
+interface Ground {
+  width: number;
+  height: number;
+  at(x: number, y: number): number;
+  slope(x: number, y: number): number;
+  aspect(x: number, y: number): number;
+  level(x: number, y: number): [number, number];
+  stream(x: number, y: number): [number, number][];
+}
+type Place = [number, number];
+
+const PICTURES = 'database/demo/licence/pictures/';
+const regions = JSON.parse(readFileSync(`${PICTURES}regions.json`, 'utf8')) as Record<
+  string,
+  Record<string, { circle?: number[]; rectangle?: number[]; polygon?: number[][] }>
+>;
+const grounds = async () =>
+  (await import('../../database/demo/draw/maps.mjs' as string)) as Record<
+    'hallin' | 'brann' | 'teal' | 'shoulder' | 'plateau',
+    Ground
+  >;
+
+/** The place in km that a region's middle has on a sheet of 3 × 2.25 km (as MapSheet draws it). */
+function placeOf(picture: string, name: string): Place {
+  const { circle } = regions[picture]?.[name] ?? {};
+  const [x = 0, y = 0] = circle ?? [];
+  const [width, height] = [3 * 160 + 34, 2.25 * 160 + 52];
+  return [(x * width - 26) / 160, 2.25 - (y * height - 8) / 160];
+}
+
+test('the saddle of Hallin lies between two tops, and the ground falls away from it on two sides', async () => {
+  const { hallin } = await grounds();
+  const [x, y] = placeOf('map-hallin.svg', 'saddle');
+  const west = hallin.at(...placeOf('map-hallin.svg', 'west'));
+  const east = hallin.at(...placeOf('map-hallin.svg', 'east'));
+  const saddle = hallin.at(x, y);
+  expect([Math.round(west), Math.round(east)]).toEqual([616, 579]);
+  expect(saddle).toBeLessThan(Math.min(west, east) - 150);
+  expect(hallin.slope(x, y)).toBeLessThan(2);
+  // Up along the ridge, down across it.
+  for (const dx of [-0.2, 0.2]) expect(hallin.at(x + dx, y)).toBeGreaterThan(saddle);
+  for (const dy of [-0.2, 0.2]) expect(hallin.at(x, y + dy)).toBeLessThan(saddle);
+});
+
+test('water gathers where the re-entrants of Brann are asked for, and leaves its spurs', async () => {
+  const { brann } = await grounds();
+  const across = (name: string) => {
+    const [x, y] = placeOf('map-brann.svg', name);
+    // Higher on both sides: a re-entrant. Lower on both sides: a spur. Taken along the contour.
+    const fall = (brann.aspect(x, y) * Math.PI) / 180;
+    const [u, v] = [Math.cos(fall), -Math.sin(fall)];
+    return (brann.at(x + 0.12 * u, y + 0.12 * v) + brann.at(x - 0.12 * u, y - 0.12 * v)) / 2 - brann.at(x, y);
+  };
+  for (const name of ['west', 'east']) expect(across(name)).toBeGreaterThan(2);
+  for (const name of ['spur', 'westspur', 'eastspur']) expect(across(name)).toBeLessThan(-2);
+});
+
+test('of the five legs the fourth is by far the steepest', async () => {
+  const { shoulder } = await grounds();
+  const spots: Place[] = [
+    [2.6, 0.3],
+    [2.0, 0.75],
+    [1.5, 1.25],
+    [1.0, 1.25],
+    [0.6, 1.25],
+    [0.55, 1.75],
+  ];
+  const degrees = spots.slice(0, -1).map((from, i) => {
+    const to = spots[i + 1] ?? from;
+    const rise = Math.abs(shoulder.at(...from) - shoulder.at(...to));
+    return Math.round((Math.atan(rise / (1000 * Math.hypot(to[0] - from[0], to[1] - from[1]))) * 180) / Math.PI);
+  });
+  expect(degrees).toEqual([7, 6, 11, 28, 10]);
+});
+
+test('P, Q and R of Cold Shoulder have the angles and aspects that the case states', async () => {
+  const { shoulder } = await grounds();
+  const [p, q, r]: [Place, Place, Place] = [
+    [0.9, 1.05],
+    [0.55, 0.5],
+    [1.62, 0.9],
+  ];
+  expect([p, q, r].map((place) => Math.round(shoulder.slope(...place)))).toEqual([33, 19, 9]);
+  expect(Math.abs(shoulder.aspect(...p) - 90)).toBeLessThan(20);
+  for (const place of [q, r]) expect(Math.abs(shoulder.aspect(...place) - 180)).toBeLessThan(20);
+});
+
+test('from the place of the fix the mast bears 315° and Teal Top 045°', () => {
+  const [x, y] = placeOf('map-fix.svg', 'place');
+  const bearing = (to: Place) => ((Math.atan2(to[0] - x, to[1] - y) * 180) / Math.PI + 360) % 360;
+  expect(bearing([0.45, 1.55])).toBeCloseTo(315, 0);
+  expect(bearing([2.45, 1.55])).toBeCloseTo(45, 0);
+  // The wrong places are wrong by more than a careful reader would err.
+  const [hx, hy] = placeOf('map-fix.svg', 'hut');
+  expect(Math.abs(((Math.atan2(0.45 - hx, 1.55 - hy) * 180) / Math.PI + 360) % 360) - 315).toBeGreaterThan(10);
+});
+
+test('the square of grid reference 427 182 is where it is asked for', () => {
+  const [x, y] = placeOf('map-hallin-grid.svg', 'asked');
+  expect([41 + x, 17 + y].map((value) => Math.round(value * 100) / 100)).toEqual([42.75, 18.25]);
+});
+
+test('streams run downhill all the way', async () => {
+  const { hallin, teal, plateau } = await grounds();
+  for (const [ground, x, y] of [
+    [hallin, 1.49, 1.0],
+    [teal, 1.5, 1.9],
+    [plateau, 1.8, 0.62],
+  ] as [Ground, number, number][]) {
+    const heights = ground.stream(x, y).map((place) => ground.at(...place));
+    expect(heights.length).toBeGreaterThan(10);
+    for (let i = 1; i < heights.length; i++) expect(heights[i]).toBeLessThan(heights[i - 1] ?? 0);
+  }
+});
+
+test('targets and decoys of a picture do not overlap in their middles', () => {
+  for (const areas of Object.values(regions)) {
+    const circles = Object.entries(areas).filter(([, { circle }]) => circle);
+    for (const [name, { circle }] of circles) {
+      for (const [other, { circle: away }] of circles) {
+        if (name === other) continue;
+        const [x = 0, y = 0] = circle ?? [];
+        const [u = 0, v = 0, r = 0] = away ?? [];
+        expect(Math.hypot(x - u, y - v), `${name} lies in ${other}`).toBeGreaterThan(r * 0.5);
+      }
+    }
+  }
+});
+
+test('every drawing has a size, its own dark colours, and nothing that runs or loads', () => {
+  for (const file of Object.keys(regions)) {
+    const drawing = readFileSync(PICTURES + file, 'utf8');
+    expect(drawing).toMatch(/viewBox="0 0 [\d.]+ [\d.]+"/);
+    expect(drawing).toContain('prefers-color-scheme:dark');
+    expect(drawing).not.toMatch(/<script|<image|<foreignObject|\son\w+=|href=|url\((?!#)/);
+  }
+});
