@@ -9,7 +9,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Result')]
 final readonly class ResultView
 {
-    /** @param  list<TopicTallyView>  $topics */
+    /**
+     * @param  list<TopicTallyView>  $topics
+     * @param  list<TopicTallyView>  $sections  of a fixed paper
+     */
     public function __construct(
         #[OA\Property] public string $sitting,
         #[OA\Property] public string $exam,
@@ -24,6 +27,8 @@ final readonly class ResultView
         #[OA\Property(description: 'The share that passes the real exam, as a percentage.')] public string $cut,
         #[OA\Property(description: 'At least 80 % answered, so that it counts in statistics.')] public bool $counts,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TopicTallyView::class))] public array $topics,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TopicTallyView::class))] public array $sections,
+        #[OA\Property(ref: ScaledView::class, nullable: true, description: 'Of a fixed paper whose answers are all marked.')] public ?ScaledView $scaled,
     ) {
     }
 }

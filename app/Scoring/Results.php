@@ -29,7 +29,7 @@ final class Results
         $exam = $sitting->test->exam;
         $syllabus = Syllabus::of($exam);
         $rows = DB::table('outcomes')->join('test_items', fn ($join) => $join->on('test_items.position', '=', 'outcomes.position')->where('test_items.test_id', $sitting->test_id))
-            ->where('outcomes.sitting_id', $sitting->id)->get(['topic_id', 'outcome', 'credit', 'test_items.marks', 'test_items.penalty', 'active_ms']);
+            ->where('outcomes.sitting_id', $sitting->id)->get(['topic_id', 'outcome', 'credit', 'test_items.marks', 'test_items.penalty', 'active_ms', 'test_items.section']);
         $cut = (float) $exam->rules['cut'];
         $byTop = $rows->groupBy(fn (object $row): int => $syllabus->topOf((int) $row->topic_id)->id);
         $topics = [];
@@ -50,7 +50,39 @@ final class Results
         return new ResultView(
             $sitting->id, $exam->slug, $sitting->test->title, $sitting->test->mode, (int) $sitting->started_ms, (int) $sitting->ended_ms, $sitting->by_clock, $sitting->active_ms,
             $sitting->terms()->limit, $this->tally($rows), Shown::percent(BigRational::of($exam->rules['cut'])), $sitting->answered >= self::COUNTS_FROM * $sitting->questions, $topics,
+            $this->sections($sitting, $rows, $cut), $this->scaled($sitting, $rows),
         );
+    }
+
+    /**
+     * @param  Collection<int, \stdClass>  $rows
+     * @return list<TopicTallyView>
+     */
+    private function sections(Sitting $sitting, Collection $rows, float $cut): array
+    {
+        $sections = [];
+        foreach ($sitting->test->paper_id === null ? [] : $sitting->test->exam->blueprint()->sections as $section) {
+            $own = $rows->where('section', $section->code);
+            if ($own->isNotEmpty()) {
+                $sections[] = new TopicTallyView($section->code, $section->name, $this->tally($own), $this->status($own, $cut), []);
+            }
+        }
+
+        return $sections;
+    }
+
+    /** @param  Collection<int, \stdClass>  $rows */
+    private function scaled(Sitting $sitting, Collection $rows): ?ScaledView
+    {
+        $share = $this->totals($rows)->shareOfAll();
+
+        return $sitting->test->paper_id === null || $share === null || $rows->contains('outcome', Outcome::Pending->value) ? null : ScaledView::of($sitting->test->exam->blueprint()->scale, $share);
+    }
+
+    /** @param  Collection<int, \stdClass>  $rows */
+    private function totals(Collection $rows): Totals
+    {
+        return Totals::of($rows->map(fn (object $row): Marked => new Marked($this->credit($row), new MarkScheme((string) $row->marks, (string) $row->penalty))));
     }
 
     /** @param  Collection<int, \stdClass>  $rows */
@@ -59,7 +91,7 @@ final class Results
         $answered = $rows->where('outcome', '!=', Outcome::LeftBlank->value);
         $mean = $answered->isEmpty() ? null : (int) round($answered->sum(fn (object $row): int => (int) $row->active_ms) / $answered->count());
 
-        return TallyView::of(Totals::of($rows->map(fn (object $row): Marked => new Marked($this->credit($row), new MarkScheme((string) $row->marks, (string) $row->penalty)))), $mean);
+        return TallyView::of($this->totals($rows), $mean);
     }
 
     /** @param  Collection<int, \stdClass>  $rows */

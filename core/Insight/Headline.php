@@ -109,7 +109,7 @@ final readonly class Headline
             }
             $lost = $group->totals->possible->minus($group->totals->marks)->toFloat();
             if ($group->status === Status::Below) {
-                $add($lost, "{$group->name} is where marks went: ".Shown::decimal($group->totals->marks).' of '.Shown::decimal($group->totals->possible).' marks.');
+                $add($lost, "{$group->name} cost you marks: ".Shown::decimal($group->totals->marks).' of '.Shown::decimal($group->totals->possible).' earned.');
             } elseif ($group->status === Status::Above) {
                 $add(.3 * $group->totals->questions * .5, "{$group->name} holds: ".Shown::decimal($group->totals->marks).' of '.Shown::decimal($group->totals->possible).' marks.');
             }

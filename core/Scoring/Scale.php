@@ -28,7 +28,7 @@ final readonly class Scale
      *
      * @throws InvalidScheme
      */
-    public function __construct(private int $low, private int $high, BigRational|int|string $cut, private int $cutScore, int $step = 1)
+    public function __construct(public int $low, public int $high, BigRational|int|string $cut, public int $cutScore, int $step = 1)
     {
         $this->cut = BigRational::of($cut);
         $this->step = BigRational::of($step);

@@ -20,7 +20,7 @@ final class LintBank extends Command
         foreach ($folders as $folder) {
             $found = $lint->of((string) $folder);
             $this->line(basename((string) $folder).': '.array_sum($found['counts']['kind']).' questions.');
-            foreach ($found['counts'] as $what => $counts) {
+            foreach (array_filter($found['counts']) as $what => $counts) {
                 ksort($counts);
                 $this->line("  by {$what}: ".implode(', ', array_map(fn (string $name, int $n): string => "{$name} {$n}", array_keys($counts), $counts)));
             }

@@ -791,6 +791,8 @@ export interface components {
             /** @description At least 80 % answered, so that it counts in statistics. */
             counts: boolean;
             topics: components["schemas"]["TopicTally"][];
+            sections: components["schemas"]["TopicTally"][];
+            scaled: components["schemas"]["Scaled"] | null;
         };
         Review: {
             sitting: string;
@@ -824,6 +826,16 @@ export interface components {
             points: {
                 [key: string]: string;
             };
+        };
+        /** @description The result of a fixed paper on the exam's own scale. */
+        Scaled: {
+            score: number;
+            low: number;
+            /** @description The score that passes. */
+            cut: number;
+            high: number;
+            /** @description By the exact share, never by rounding. */
+            passes: boolean;
         };
         Section: {
             code: string;

@@ -187,6 +187,8 @@ final class EveryKindTest extends TestCase
         $this->send($sitting, [['id' => 'x', 'seq' => 10, 'kind' => 'answered', 'position' => 0, 'value' => ['choice' => 'b']]])->assertOk();
         $this->handIn($sitting)->assertOk();
         self::assertSame(['-1', '6'], array_values((array) DB::table('sittings')->where('id', $sitting)->first(['marks', 'possible'])));
+        $this->getJson("/api/sittings/{$sitting}/result")->assertOk()->assertJsonPath('scaled', ['score' => 0, 'low' => 0, 'cut' => 50, 'high' => 100, 'passes' => false])
+            ->assertJsonPath('sections.0.name', 'All of it')->assertJsonPath('sections.0.tally.marks', '-1')->assertJsonPath('sections.0.tally.leftBlank', 1);
         $this->getJson('/api/exams/kinds/builder')->assertJsonPath('papers.0.met', 2);
 
         // Another candidate sits the same test.
@@ -194,6 +196,21 @@ final class EveryKindTest extends TestCase
         $other = (string) $this->postJson('/api/exams/kinds/papers/2024/sittings')->assertCreated()->json('sitting');
         self::assertSame(1, DB::table('sittings')->whereIn('id', [$sitting, $other])->distinct()->count('test_id'));
         $this->postJson('/api/exams/kinds/papers/2031/sittings')->assertNotFound();
+    }
+
+    public function test_a_papers_score_waits_until_its_written_answers_are_marked(): void
+    {
+        $sitting = (string) $this->postJson('/api/exams/kinds/papers/2024/sittings')->assertCreated()->json('sitting');
+        $this->open($sitting);
+        $this->answerRightly($sitting, ['q-single', 'q-written']);
+        $this->handIn($sitting)->assertOk();
+        $this->getJson("/api/sittings/{$sitting}/result")->assertJsonPath('scaled', null)->assertJsonPath('tally.pending', 1);
+
+        $this->postJson("/api/sittings/{$sitting}/questions/1/rubric", ['points' => ['p1' => '0', 'p2' => '0']])->assertOk();
+        // 3 of 6 marks, less a third of 3 for a written answer worth nothing: 2 of 6 is below the cut of 1/2.
+        $this->getJson("/api/sittings/{$sitting}/result")->assertJsonPath('scaled.passes', false)->assertJsonPath('scaled.score', 33);
+        $this->postJson("/api/sittings/{$sitting}/questions/1/rubric", ['points' => ['p1' => '2', 'p2' => '1']])->assertOk();
+        $this->getJson("/api/sittings/{$sitting}/result")->assertJsonPath('scaled', ['score' => 100, 'low' => 0, 'cut' => 50, 'high' => 100, 'passes' => true]);
     }
 
     public function test_reference_tables_and_pictures_are_served_to_whoever_is_signed_in(): void

@@ -60,6 +60,12 @@ function Result({ result }: { result: View<'Result'> }) {
             {tally.marks}
             <span className="text-2xl font-normal"> of {tally.possible} marks</span>
           </p>
+          {result.scaled && (
+            <p className="mt-2 text-xl">
+              {result.scaled.passes ? 'Passed' : 'Not passed'}: <strong>{result.scaled.score}</strong> of{' '}
+              {result.scaled.high} on the exam’s scale, where {result.scaled.cut} passes.
+            </p>
+          )}
           <dl className="mt-3 grid grid-cols-[auto_auto] justify-start gap-x-4">
             <dt>Of the whole test</dt>
             <dd className="font-bold">{tally.shareOfAll === null ? '–' : `${tally.shareOfAll} %`}</dd>
@@ -107,6 +113,13 @@ function Result({ result }: { result: View<'Result'> }) {
         </Notice>
       )}
 
+      {tally.pending > 0 && result.sections.length > 0 && (
+        <Notice>
+          The score on the exam’s scale comes when your {count(tally.pending, 'written answer')}{' '}
+          {tally.pending === 1 ? 'is' : 'are'} marked: look for “To be marked” in the review.
+        </Notice>
+      )}
+
       <Headline sitting={result.sitting} />
 
       {!result.counts && (
@@ -125,25 +138,24 @@ function Result({ result }: { result: View<'Result'> }) {
         <ButtonLink to="/build">Build another</ButtonLink>
       </div>
 
+      {result.sections.length > 0 && (
+        <section aria-labelledby="sections">
+          <h2 id="sections" className="mb-2 text-lg font-bold">
+            By section
+          </h2>
+          <Table caption="Result by section" head={<Head of="Section" />}>
+            {result.sections.map((section) => (
+              <Line key={section.code} topic={section} cut={result.cut} />
+            ))}
+          </Table>
+        </section>
+      )}
+
       <section aria-labelledby="topics">
         <h2 id="topics" className="mb-2 text-lg font-bold">
           By topic
         </h2>
-        <Table
-          caption="Result by topic"
-          head={
-            <tr>
-              <th scope="col">Topic</th>
-              <th scope="col">Marks</th>
-              <th scope="col" className="w-1/4">
-                Share
-              </th>
-              <th scope="col">Blank</th>
-              <th scope="col">Mean time</th>
-              <th scope="col">Against the cut</th>
-            </tr>
-          }
-        >
+        <Table caption="Result by topic" head={<Head of="Topic" />}>
           {result.topics.map((topic) => (
             <Fragment key={topic.code}>
               <Line topic={topic} cut={result.cut} />
@@ -161,6 +173,21 @@ function Result({ result }: { result: View<'Result'> }) {
 
       <Insight sitting={result.sitting} />
     </div>
+  );
+}
+
+function Head({ of }: { of: string }) {
+  return (
+    <tr>
+      <th scope="col">{of}</th>
+      <th scope="col">Marks</th>
+      <th scope="col" className="w-1/4">
+        Share
+      </th>
+      <th scope="col">Blank</th>
+      <th scope="col">Mean time</th>
+      <th scope="col">Against the cut</th>
+    </tr>
   );
 }
 

@@ -169,7 +169,7 @@ function Open({
       </header>
 
       <main className="w-full flex-1 px-4 py-6 sm:px-6">
-        <div className={clsx('mx-auto', unit ? 'max-w-7xl' : 'max-w-5xl')}>
+        <div className={clsx('mx-auto', unit && !checking && now.status !== 'paused' ? 'max-w-7xl' : 'max-w-5xl')}>
           {now.refused && (
             <div className="mb-4">
               <Notice tone="warn">Your last answer does not count: {now.refused}</Notice>
