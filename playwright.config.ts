@@ -6,7 +6,9 @@ const screenshots = process.env.UPLANDIA_SCREENSHOTS === '1';
 export default defineConfig({
   testDir: 'tests/Browser',
   outputDir: 'test-results',
-  timeout: 60_000,
+  // Generous: a machine that others share may give us half its time. What is right is right a little later, too.
+  timeout: 240_000,
+  expect: { timeout: 20_000 },
   workers: 1,
   retries: 0,
   forbidOnly: true,
@@ -36,7 +38,7 @@ export default defineConfig({
   webServer: {
     command: './uplandia serve-for-tests',
     url: `http://127.0.0.1:${PORT}/up`,
-    timeout: 60_000,
+    timeout: 180_000,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 5_000 },
     reuseExistingServer: false,
     // The server's own access lines; what went wrong is in storage/logs.

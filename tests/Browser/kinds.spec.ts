@@ -4,7 +4,7 @@ import { answerAnything, expectAccessible, expectNoSidewaysScroll, signInAs } fr
 test('a fixed paper with every kind of question, from briefing to marking one\u2019s own written answers', async ({
   page,
 }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(600_000);
   const grumbles: string[] = [];
   page.on('console', (message) => message.type() === 'error' && grumbles.push(message.text()));
   page.on('pageerror', (error) => grumbles.push(error.message));
@@ -77,7 +77,6 @@ test('in a series there is no going back, and the tables are at hand', async ({ 
 });
 
 test('pictures, order and gaps work from the keyboard alone', async ({ page }) => {
-  test.setTimeout(120_000);
   await signInAs(page, 'Noor Selwick');
   await page.goto('/build');
   await page.getByRole('button', { name: 'Sit The paper of 2026' }).click();
