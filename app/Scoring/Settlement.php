@@ -71,12 +71,14 @@ final readonly class Settlement
     {
         $items = $this->items($sitting, $positions);
         $known = DB::table('outcomes')->where('sitting_id', $sitting->id)->pluck('first_look', 'position')->map(fn (mixed $first): bool => (bool) $first)->all();
-        $seen = DB::table('standings')->where('user_id', $sitting->user_id)->whereIn('question_id', array_column($items, 'questionId'))->pluck('seen', 'question_id')->map(fn (mixed $n): int => is_numeric($n) ? (int) $n : 0)->all();
-        $settled = $this->project($sitting, $items, $state, $now, $known, $seen);
+        $met = DB::table('standings')->where('user_id', $sitting->user_id)->whereIn('question_id', array_column($items, 'questionId'))->get(['question_id', 'seen', 'seen_ms'])->keyBy('question_id');
+        $settled = $this->project($sitting, $items, $state, $now, $known, $met->map(fn (object $row): int => (int) $row->seen)->all());
+        // A sitting that is settled anew (a written answer was marked) must not speak over one that came after it.
+        $standings = array_filter($settled->standings, fn (array $row): bool => (int) ($met[$row['question_id']]->seen_ms ?? 0) <= $now);
         foreach (array_chunk($settled->outcomes, 50) as $chunk) {
             DB::table('outcomes')->upsert($chunk, ['sitting_id', 'position']);
         }
-        foreach (array_chunk($settled->standings, 100) as $chunk) {
+        foreach (array_chunk($standings, 100) as $chunk) {
             DB::table('standings')->upsert($chunk, ['user_id', 'question_id'], ['topic_id', 'outcome', 'flagged', 'seen', 'seen_ms']);
         }
 

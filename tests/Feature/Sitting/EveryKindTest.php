@@ -160,6 +160,28 @@ final class EveryKindTest extends TestCase
         $mark(['p1' => '1'])->assertNotFound();
     }
 
+    public function test_marking_an_older_sitting_does_not_speak_over_a_later_one(): void
+    {
+        $older = $this->all('timed');
+        $this->open($older);
+        $this->answerRightly($older, ['q-single', 'q-written']);
+        $this->handIn($older)->assertOk();
+        $this->travel(5)->minutes();
+        $later = $this->all('timed');
+        $this->open($later);
+        $at = $this->positions($later);
+        $this->send($later, [['id' => 'wrong', 'seq' => 10, 'kind' => 'answered', 'position' => $at['q-single'], 'value' => ['choice' => 'b']]])->assertOk();
+        $this->handIn($later)->assertOk();
+        $standing = fn (string $code): array => array_values((array) DB::table('standings')->join('questions', 'questions.id', '=', 'question_id')->where('code', $code)->first(['outcome', 'seen']));
+        self::assertSame(['missed', 2], $standing('q-single'));
+
+        $this->postJson("/api/sittings/{$older}/questions/{$this->positions($older)['q-written']}/rubric", ['points' => ['p1' => '2', 'p2' => '1']])->assertOk()->assertJsonPath('outcome', 'right');
+
+        self::assertSame(['missed', 2], $standing('q-single'));
+        self::assertSame(['left_blank', 2], $standing('q-written'));
+        self::assertSame('right', DB::table('outcomes')->where('sitting_id', $older)->where('position', $this->positions($older)['q-written'])->value('outcome'));
+    }
+
     public function test_bad_responses_are_refused_each_with_a_sentence_and_lose_nothing(): void
     {
         $sitting = $this->all('untimed');
