@@ -10,7 +10,6 @@ use App\Http\Contract\Post;
 use App\Http\Refusal;
 use App\Question\Exam;
 use App\Question\Topic;
-use App\Sitting\Sitting;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -38,10 +37,8 @@ final class BuilderController
     public function sit(Exam $exam, string $paper, #[CurrentUser] User $user, PaperTests $tests): JsonResponse
     {
         $found = Paper::query()->with('exam')->where('exam_id', $exam->id)->where('code', $paper)->first() ?? throw Refusal::notFound();
-        $test = $tests->of($found);
-        $sitting = Sitting::query()->create(['user_id' => $user->id, 'exam_id' => $exam->id, 'test_id' => $test->id, 'extra_time' => $user->extra_time, 'questions' => $test->questions, 'status' => 'not_started']);
 
-        return new JsonResponse(new BuiltView($sitting->id), 201);
+        return new JsonResponse(new BuiltView($tests->of($found)->sittingFor($user)->id), 201);
     }
 
     /** @return list<PaperView> */

@@ -13,8 +13,6 @@ use LogicException;
  */
 final class PaperTests
 {
-    private const MS_PER_MINUTE = 60_000;
-
     /** Needs the paper's exam. */
     public function of(Paper $paper): Test
     {
@@ -25,16 +23,11 @@ final class PaperTests
                     return $test;
                 }
             }
-            $test = Test::query()->create([
-                'exam_id' => $paper->exam_id, 'paper_id' => $paper->id, 'title' => $paper->title, 'mode' => 'timed', 'limit_ms' => $paper->exam->blueprint()->minutes * self::MS_PER_MINUTE,
-                'seed' => "paper {$paper->code}", 'questions' => count($items),
-                'series' => Test::seriesAmong(array_column($items, 'question_id')),
-            ]);
-            foreach (array_chunk($items, 100) as $chunk) {
-                DB::table('test_items')->insert(array_map(fn (array $item): array => ['test_id' => $test->id] + $item, $chunk));
-            }
 
-            return $test->refresh();
+            return Test::holding([
+                'exam_id' => $paper->exam_id, 'paper_id' => $paper->id, 'title' => $paper->title, 'mode' => 'timed',
+                'limit_ms' => $paper->exam->blueprint()->minutes * TestBuilder::MS_PER_MINUTE, 'seed' => "paper {$paper->code}",
+            ], $items);
         });
     }
 

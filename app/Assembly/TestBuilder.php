@@ -18,7 +18,7 @@ use Uplandia\Core\Assembly\Unit;
 /** Builds a test from a recipe, and the sitting that runs through it. */
 final class TestBuilder
 {
-    private const MS_PER_MINUTE = 60_000;
+    public const MS_PER_MINUTE = 60_000;
 
     /** A title names up to so many topics. */
     private const NAMED = 3;
@@ -54,7 +54,8 @@ final class TestBuilder
         $short = $choices->count - $this->size($drawn);
         if ($short > 0) {
             // Cases and sets are taken whole, so a topic may have nothing left that fits: others make up for it.
-            $rest = array_filter(array_merge(...array_values($byTop)), fn (Unit $unit): bool => ! in_array($unit, $drawn, true));
+            $taken = array_flip(array_map(spl_object_id(...), $drawn));
+            $rest = array_filter(array_merge(...array_values($byTop)), fn (Unit $unit): bool => ! isset($taken[spl_object_id($unit)]));
             array_push($drawn, ...(new Draw($seed->stream('fill')))->take(array_values($rest), $short));
         }
         if ($this->size($drawn) < $choices->count) {
@@ -75,23 +76,19 @@ final class TestBuilder
     private function save(Exam $exam, User $user, Choices $choices, Seed $seed, array $questions, string $title): Sitting
     {
         $recipe = Recipe::query()->create(['user_id' => $user->id, 'exam_id' => $exam->id, 'choices' => $choices->toArray()]);
-        $test = Test::query()->create([
-            'user_id' => $user->id, 'exam_id' => $exam->id, 'recipe_id' => $recipe->id, 'title' => $title, 'mode' => $choices->mode->value,
-            'limit_ms' => $choices->mode->value === 'timed' ? ($choices->minutes ?? self::minutesFor($exam, count($questions))) * self::MS_PER_MINUTE : null,
-            'seed' => $seed->value, 'questions' => count($questions), 'series' => Test::seriesAmong($questions),
-        ]);
         $versions = DB::table('questions')->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
             ->whereIn('questions.id', $questions)->get(['questions.id', 'questions.version_id', 'question_versions.marks'])->keyBy('id');
-        $rows = [];
+        $items = [];
         foreach ($questions as $position => $question) {
             $version = $versions[$question] ?? throw Refusal::conflict('bank_changed', 'The bank has just changed. Build the test again.');
-            $rows[] = ['test_id' => $test->id, 'position' => $position, 'question_id' => $question, 'version_id' => $version->version_id, 'marks' => $version->marks, 'penalty' => '0'];
-        }
-        foreach (array_chunk($rows, 100) as $chunk) {
-            DB::table('test_items')->insert($chunk);
+            $items[] = ['position' => $position, 'question_id' => $question, 'version_id' => (int) $version->version_id, 'marks' => (string) $version->marks, 'penalty' => '0', 'section' => null];
         }
 
-        return Sitting::query()->create(['user_id' => $user->id, 'exam_id' => $exam->id, 'test_id' => $test->id, 'extra_time' => $user->extra_time, 'questions' => count($questions), 'status' => 'not_started']);
+        return Test::holding([
+            'user_id' => $user->id, 'exam_id' => $exam->id, 'recipe_id' => $recipe->id, 'title' => $title, 'mode' => $choices->mode->value,
+            'limit_ms' => $choices->mode->value === 'timed' ? ($choices->minutes ?? self::minutesFor($exam, count($questions))) * self::MS_PER_MINUTE : null,
+            'seed' => $seed->value,
+        ], $items)->sittingFor($user);
     }
 
     /** The time that the real exam would give so many questions, in whole minutes, rounded up. */
