@@ -21,7 +21,6 @@ use Uplandia\Core\Cohort\Responder;
 use Uplandia\Core\Cohort\SimulatedItem;
 use Uplandia\Core\Cohort\SimulatedPerson;
 use Uplandia\Core\Cohort\Simulator;
-use Uplandia\Core\Question\Single;
 use Uplandia\Core\Question\Written;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
@@ -36,8 +35,6 @@ use Uplandia\Core\Sitting\Sureness;
 final class DemoCohort
 {
     private const SEED = 'the cohort of Corvane';
-
-    private const LABELS = ['easy' => -1.0, 'moderate' => 0.0, 'hard' => 1.0];
 
     /** Chance that a person has sat a given paper. */
     private const SAT = 0.8;
@@ -120,10 +117,7 @@ final class DemoCohort
         $simulated = $slips = [];
         foreach ($items as $position => $item) {
             $fact = $facts[$item->questionId];
-            $question = $item->question;
-            $options = $question instanceof Single ? array_map(strval(...), array_keys($question->options)) : [];
-            $key = $question instanceof Single ? $question->key : null;
-            $simulated[] = $simulator->item($position, (int) $tops[$parents[$item->topicId]], self::LABELS[$fact->difficulty] ?? 0.0, $options === [] ? 0.0 : 1 / count($options), $key, array_values(array_diff($options, [$key])));
+            $simulated[] = $simulator->itemOf($position, (int) $tops[$parents[$item->topicId]], (string) $fact->difficulty, $item->question);
             $slips[$position] = array_column((array) (json_decode((string) $fact->answer, true)['slips'] ?? []), 'value');
         }
 
@@ -158,7 +152,7 @@ final class DemoCohort
             if ($answer->sureness === Sureness::Guess && $simulator->chance->happens(self::LEAVES_BLANK)) {
                 continue;
             }
-            $response = $answer->option !== null ? ['choice' => $answer->option] : ($answer->right ? $responder->right($item->question) : $responder->wrong($item->question, $slips[$answer->item]));
+            $response = $responder->respond($answer, $item->question, $slips[$answer->item]);
             $add(EventKind::Answered, $answer->item, $response);
             $add(EventKind::Sureness, $answer->item, $answer->sureness->value);
             if ($item->question instanceof Written && $simulator->chance->happens(self::MARKS_OWN)) {

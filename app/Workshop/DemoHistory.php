@@ -22,6 +22,8 @@ use Uplandia\Core\Cohort\Responder;
 use Uplandia\Core\Cohort\SimulatedItem;
 use Uplandia\Core\Cohort\SimulatedPerson;
 use Uplandia\Core\Cohort\Simulator;
+use Uplandia\Core\Question\Definition;
+use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Question\Written;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
@@ -36,8 +38,6 @@ use Uplandia\Core\Sitting\Mode;
 final readonly class DemoHistory
 {
     private const TAB = 'history';
-
-    private const LABELS = ['easy' => -1.0, 'moderate' => 0.0, 'hard' => 1.0];
 
     public function __construct(private TestBuilder $builder, private Sittings $sittings, private Settlement $settlement)
     {
@@ -122,7 +122,7 @@ final readonly class DemoHistory
                 $event(EventKind::Struck, $answer->struck);
             }
             $question = $asked[$position]->question;
-            $event(EventKind::Answered, $answer->option !== null ? ['choice' => $answer->option] : ($answer->right ? $responder->right($question) : $responder->wrong($question)));
+            $event(EventKind::Answered, $responder->respond($answer, $question));
             $event(EventKind::Sureness, $answer->sureness->value);
             if ($question instanceof Written) {
                 $written[$position] = $answer->right;
@@ -154,13 +154,10 @@ final readonly class DemoHistory
     {
         $items = [];
         $rows = DB::table('questions')->join('question_versions', 'question_versions.id', '=', 'questions.version_id')->where('questions.exam_id', $exam->id)
-            ->orderBy('questions.id')->get(['questions.id', 'difficulty', 'shown', 'answer', 'topic_id']);
+            ->orderBy('questions.id')->get(['questions.id', 'kind', 'difficulty', 'shown', 'answer', 'topic_id']);
         foreach ($rows as $row) {
-            $shown = (array) json_decode((string) $row->shown, true);
-            $answer = (array) json_decode((string) $row->answer, true);
-            $key = is_string($answer['key'] ?? null) ? $answer['key'] : null;
-            $options = $key === null ? [] : array_column((array) ($shown['options'] ?? []), 'id');
-            $items[(int) $row->id] = $simulator->item((int) $row->id, (int) $row->topic_id % 8, self::LABELS[$row->difficulty] ?? 0.0, $key === null ? 0.0 : 1 / count($options), $key, array_values(array_diff($options, [$key])));
+            $question = Definition::question(Kind::from((string) $row->kind), (array) json_decode((string) $row->shown, true), (array) json_decode((string) $row->answer, true));
+            $items[(int) $row->id] = $simulator->itemOf((int) $row->id, (int) $row->topic_id % 8, (string) $row->difficulty, $question);
         }
 
         return $items;

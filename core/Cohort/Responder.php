@@ -26,6 +26,21 @@ final readonly class Responder
     {
     }
 
+    /**
+     * What a simulated answer looks like on the page.
+     *
+     * @param  list<string>  $slips  as for `wrong`
+     * @return array<string, mixed>
+     */
+    public function respond(SimulatedAnswer $answer, Question $question, array $slips = []): array
+    {
+        return match (true) {
+            $answer->option !== null => ['choice' => $answer->option],
+            $answer->right => $this->right($question),
+            default => $this->wrong($question, $slips),
+        };
+    }
+
     /** @return array<string, mixed> a response that earns full credit (for a written answer: one to be marked) */
     public function right(Question $question): array
     {

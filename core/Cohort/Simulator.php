@@ -6,6 +6,8 @@ namespace Uplandia\Core\Cohort;
 
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
+use Uplandia\Core\Question\Question;
+use Uplandia\Core\Question\Single;
 use Uplandia\Core\Sitting\Sureness;
 
 /**
@@ -15,6 +17,9 @@ use Uplandia\Core\Sitting\Sureness;
  */
 final readonly class Simulator
 {
+    /** Difficulty that an author's word stands for (computation.md, section 8). */
+    public const LABELS = ['easy' => -1.0, 'moderate' => 0.0, 'hard' => 1.0];
+
     private const QUIT = 0.06;
 
     private const RUSH = 0.08;
@@ -44,6 +49,19 @@ final readonly class Simulator
         $b = $this->chance->normal($label, .4);
 
         return new SimulatedItem($id, $topic, $b, $this->chance->lognormal(.2), $c, log(45) + .25 * $b + $this->chance->normal(0, .2), $key, $plausible);
+    }
+
+    /**
+     * The item that a question of any kind is: only a choice among options can be right by luck.
+     *
+     * @param  string  $difficulty  easy, moderate or hard
+     */
+    public function itemOf(int $id, int $topic, string $difficulty, Question $question): SimulatedItem
+    {
+        $options = $question instanceof Single ? array_map(strval(...), array_keys($question->options)) : [];
+        $key = $question instanceof Single ? $question->key : null;
+
+        return $this->item($id, $topic, self::LABELS[$difficulty] ?? 0.0, $options === [] ? 0.0 : 1 / count($options), $key, array_values(array_diff($options, [$key])));
     }
 
     public function person(int $topics): SimulatedPerson

@@ -2,8 +2,8 @@ import { useMemo } from 'react';
 import { GapContext } from '../../../ui/gaps';
 import { Markdown } from '../../../ui/Markdown';
 import { having, orNothing } from '../response';
+import { DraftInput } from './DraftInput';
 import type { KindProps } from './kind';
-import { useDraft } from './useDraft';
 
 /** A text with gaps: menus to choose from, or fields to type in. The stem is the question itself. */
 export function Gaps({ question, response, locked, labelledBy, onAnswer }: KindProps) {
@@ -27,8 +27,10 @@ export function Gaps({ question, response, locked, labelledBy, onAnswer }: KindP
         ))}
       </select>
     ) : (
-      <TypedGap
-        name={name}
+      <DraftInput
+        aria-label={name}
+        className="mx-1 my-0.5 inline-flex min-h-10 w-36 text-base"
+        maxLength={200}
         stored={response?.gaps?.[gap] ?? ''}
         locked={locked}
         onType={(text) => onAnswer(orNothing({ gaps: having(response?.gaps, gap, text) }))}
@@ -41,33 +43,5 @@ export function Gaps({ question, response, locked, labelledBy, onAnswer }: KindP
         <Markdown>{question.stem}</Markdown>
       </GapContext>
     </div>
-  );
-}
-
-function TypedGap({
-  name,
-  stored,
-  locked,
-  onType,
-}: {
-  name: string;
-  stored: string;
-  locked: boolean;
-  onType: (text: string) => void;
-}) {
-  const draft = useDraft(stored, onType);
-  return (
-    <input
-      aria-label={name}
-      className="input mx-1 my-0.5 inline-flex min-h-10 w-36 border-base-content/50 text-base"
-      autoCapitalize="off"
-      autoComplete="off"
-      spellCheck={false}
-      maxLength={200}
-      value={draft.text}
-      disabled={locked}
-      onChange={(event) => draft.type(event.target.value)}
-      onBlur={draft.flush}
-    />
   );
 }

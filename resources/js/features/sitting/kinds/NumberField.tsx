@@ -1,46 +1,38 @@
 import { useRef } from 'react';
-import { orNothing } from '../response';
+import { DraftInput } from './DraftInput';
 import type { KindProps } from './kind';
-import { useDraft } from './useDraft';
 
 /** A number, with a unit where one is asked for. */
 export function NumberField({ question, response, locked, labelledBy, onAnswer }: KindProps) {
+  // Both fields are handed on at their own time, so each must know what the other holds by then.
   const now = useRef({ text: response?.text ?? '', unit: response?.unit ?? '' });
   const keep = (part: { text?: string; unit?: string }) => {
     now.current = { ...now.current, ...part };
     const { text, unit } = now.current;
-    onAnswer(text.trim() === '' ? null : orNothing(unit.trim() === '' ? { text } : { text, unit }));
+    onAnswer(text.trim() === '' ? null : unit.trim() === '' ? { text } : { text, unit });
   };
-  const number = useDraft(now.current.text, (text) => keep({ text }));
-  const unit = useDraft(now.current.unit, (unit) => keep({ unit }));
   return (
     <div className="grid gap-1">
       <div className="flex flex-wrap items-center gap-2">
-        <input
+        <DraftInput
           inputMode="decimal"
           aria-labelledby={labelledBy}
-          className="input min-h-12 w-44 border-base-content/50 text-right font-mono text-lg"
-          autoComplete="off"
+          className="min-h-12 w-44 text-right font-mono text-lg"
           maxLength={40}
-          value={number.text}
-          disabled={locked}
-          onChange={(event) => number.type(event.target.value)}
-          onBlur={number.flush}
+          stored={response?.text ?? ''}
+          locked={locked}
+          onType={(text) => keep({ text })}
         />
         {question.suffix && <span className="text-lg">{question.suffix}</span>}
         {question.asksUnit && (
-          <input
+          <DraftInput
             aria-label="Unit"
             placeholder="unit"
-            className="input min-h-12 w-24 border-base-content/50 text-lg"
-            autoCapitalize="off"
-            autoComplete="off"
-            spellCheck={false}
+            className="min-h-12 w-24 text-lg"
             maxLength={20}
-            value={unit.text}
-            disabled={locked}
-            onChange={(event) => unit.type(event.target.value)}
-            onBlur={unit.flush}
+            stored={response?.unit ?? ''}
+            locked={locked}
+            onType={(unit) => keep({ unit })}
           />
         )}
       </div>
