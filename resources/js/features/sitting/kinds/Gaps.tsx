@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import { GapContext } from '../../../ui/gaps';
 import { Markdown } from '../../../ui/Markdown';
 import { having, orNothing } from '../response';
@@ -8,6 +8,8 @@ import type { KindProps } from './kind';
 /** A text with gaps: menus to choose from, or fields to type in. The stem is the question itself. */
 export function Gaps({ question, response, locked, labelledBy, onAnswer }: KindProps) {
   const order = useMemo(() => [...question.stem.matchAll(/\[\[(\w+)\]\]/g)].map(([, gap]) => gap), [question.stem]);
+  // Two gaps may be handed on in the same moment, when the page goes away: each must know of the other.
+  const typed = useRef(response?.gaps ?? {});
   const show = (gap: string) => {
     const name = `Gap ${order.indexOf(gap) + 1}`;
     const row = question.rows.find(({ id }) => id === gap);
@@ -33,7 +35,10 @@ export function Gaps({ question, response, locked, labelledBy, onAnswer }: KindP
         maxLength={200}
         stored={response?.gaps?.[gap] ?? ''}
         locked={locked}
-        onType={(text) => onAnswer(orNothing({ gaps: having(response?.gaps, gap, text) }))}
+        onType={(text) => {
+          typed.current = having(typed.current, gap, text);
+          onAnswer(orNothing({ gaps: typed.current }));
+        }}
       />
     );
   };
