@@ -143,7 +143,7 @@ function Open({
     <div className="flex min-h-dvh flex-col">
       <header className="sticky top-0 z-10 border-b border-base-300 bg-base-100 px-4 pt-2 sm:px-6">
         <div className="mx-auto max-w-5xl">
-          <div className="flex flex-wrap items-center gap-x-4">
+          <div className="flex flex-wrap items-center gap-x-1.5 sm:gap-x-4">
             <Link to="/" className="text-primary underline underline-offset-4">
               Today
             </Link>
@@ -155,11 +155,11 @@ function Open({
             )}
             <button
               type="button"
-              className="flex min-h-11 cursor-pointer items-center gap-1.5"
+              className="flex min-h-11 min-w-9 cursor-pointer items-center justify-center gap-1.5"
               onClick={() => void store.pause()}
               disabled={now.status !== 'active'}
             >
-              <Pause aria-hidden="true" className="size-4.5" /> Pause
+              <Pause aria-hidden="true" className="size-4.5" /> <span className="max-sm:sr-only">Pause</span>
             </button>
             <TablesButton exam={sitting.briefing.exam} />
             <LookMenu />

@@ -16,7 +16,11 @@ export function TablesButton({ exam }: { exam: string }) {
   if (!sheet) return null;
   return (
     <>
-      <button type="button" className="flex min-h-11 cursor-pointer items-center gap-1.5" onClick={() => setOpen(true)}>
+      <button
+        type="button"
+        className="flex min-h-11 min-w-9 cursor-pointer items-center justify-center gap-1.5"
+        onClick={() => setOpen(true)}
+      >
         <Table2 aria-hidden="true" className="size-4.5" /> <span className="max-sm:sr-only">Tables</span>
       </button>
       {open && (
