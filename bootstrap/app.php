@@ -24,11 +24,22 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password', 'current_password', 'new_password', 'password_confirmation']);
-        $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*') || $request->expectsJson());
-        // The message of a failed query holds what was bound to it: answers, addresses. The log gets the statement only.
-        $exceptions->report(function (QueryException $error): void {
-            Log::error('A query failed.', ['sql' => $error->getSql(), 'code' => $error->getCode(), 'at' => $error->getFile().':'.$error->getLine()]);
-        })->stop();
-        $exceptions->render(fn (Throwable $error, Request $request) => $request->is('api/*') ? Problem::from($error) : null);
+        $exceptions->shouldRenderJsonWhen(
+            fn (Request $request): bool => $request->is('api/*') || $request->expectsJson(),
+        );
+        // The message of a failed query holds what was bound to it: answers, addresses. The log gets the statement
+        // only.
+        $exceptions
+            ->report(function (QueryException $error): void {
+                Log::error('A query failed.', [
+                    'sql' => $error->getSql(),
+                    'code' => $error->getCode(),
+                    'at' => $error->getFile().':'.$error->getLine(),
+                ]);
+            })
+            ->stop();
+        $exceptions->render(
+            fn (Throwable $error, Request $request) => $request->is('api/*') ? Problem::from($error) : null,
+        );
     })
     ->create();

@@ -8,7 +8,13 @@ $path = urldecode((string) parse_url((string) ($_SERVER['REQUEST_URI'] ?? '/'), 
 $public = __DIR__.'/../public';
 $file = realpath($public.$path);
 
-if ($path !== '/' && $file !== false && str_starts_with($file, (string) realpath($public).DIRECTORY_SEPARATOR) && is_file($file) && ! str_ends_with($file, '.php')) {
+if (
+    $path !== '/' &&
+    $file !== false &&
+    str_starts_with($file, (string) realpath($public).DIRECTORY_SEPARATOR) &&
+    is_file($file) &&
+    ! str_ends_with($file, '.php')
+) {
     return false;
 }
 

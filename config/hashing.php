@@ -2,4 +2,8 @@
 
 declare(strict_types=1);
 
-return ['driver' => 'bcrypt', 'bcrypt' => ['rounds' => (int) env('BCRYPT_ROUNDS', 12), 'verify' => true], 'rehash_on_login' => true];
+return [
+    'driver' => 'bcrypt',
+    'bcrypt' => ['rounds' => (int) env('BCRYPT_ROUNDS', 12), 'verify' => true],
+    'rehash_on_login' => true,
+];

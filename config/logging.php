@@ -8,7 +8,12 @@ return [
     'default' => env('LOG_CHANNEL', 'app'),
     'channels' => [
         // One JSON object a line. Request bodies are never logged, so neither are answers or passwords.
-        'app' => ['driver' => 'single', 'path' => storage_path('logs/uplandia.log'), 'level' => env('LOG_LEVEL', 'info'), 'formatter' => JsonFormatter::class],
+        'app' => [
+            'driver' => 'single',
+            'path' => storage_path('logs/uplandia.log'),
+            'level' => env('LOG_LEVEL', 'info'),
+            'formatter' => JsonFormatter::class,
+        ],
         // The stand-in for a mail service: "forgot my password" letters are written here.
         'mail' => ['driver' => 'single', 'path' => storage_path('logs/mail.log'), 'level' => 'debug'],
         'null' => ['driver' => 'monolog', 'handler' => Monolog\Handler\NullHandler::class],

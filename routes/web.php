@@ -6,9 +6,9 @@ use App\Account\AccountController;
 use App\Account\SessionController;
 use App\Assembly\BuilderController;
 use App\Handbook\HandbookController;
-use App\Insight\InsightController;
 use App\Media\MediaController;
-use App\Scoring\ResultController;
+use App\Result\ResultController;
+use App\Sitting\NewSittingController;
 use App\Sitting\SittingController;
 use App\Today\TodayController;
 use Illuminate\Support\Facades\Route;
@@ -36,8 +36,8 @@ Route::prefix('api')->group(function (): void {
         Route::get('exams/{exam}/handbook', [HandbookController::class, 'index']);
         Route::get('exams/{exam}/handbook/{section}', [HandbookController::class, 'show']);
         Route::post('exams/{exam}/count', [BuilderController::class, 'count']);
-        Route::post('exams/{exam}/tests', [BuilderController::class, 'store']);
-        Route::post('exams/{exam}/papers/{paper}/sittings', [BuilderController::class, 'sit']);
+        Route::post('exams/{exam}/tests', [NewSittingController::class, 'build']);
+        Route::post('exams/{exam}/papers/{paper}/sittings', [NewSittingController::class, 'paper']);
         Route::get('exams/{exam}/tables', [HandbookController::class, 'tables']);
 
         Route::middleware('can:sit,sitting')->group(function (): void {
@@ -47,16 +47,22 @@ Route::prefix('api')->group(function (): void {
             Route::post('sittings/{sitting}/events', [SittingController::class, 'record']);
             Route::post('sittings/{sitting}/hand-in', [SittingController::class, 'handIn']);
             Route::get('sittings/{sitting}/result', [ResultController::class, 'show']);
-            Route::get('sittings/{sitting}/insight', [InsightController::class, 'show']);
             Route::get('sittings/{sitting}/review', [ResultController::class, 'review']);
-            Route::post('sittings/{sitting}/questions/{position}/rubric', [ResultController::class, 'mark'])->whereNumber('position');
-            Route::get('sittings/{sitting}/questions/{position}', [ResultController::class, 'explain'])->whereNumber('position');
+            Route::post('sittings/{sitting}/questions/{position}/rubric', [
+                ResultController::class,
+                'mark',
+            ])->whereNumber('position');
+            Route::get('sittings/{sitting}/questions/{position}', [ResultController::class, 'explain'])->whereNumber(
+                'position',
+            );
         });
     });
     Route::fallback(fn () => abort(404));
 });
 
-Route::get('media/{name}', [MediaController::class, 'show'])->middleware(['auth', 'throttle:api'])->where('name', '[a-z0-9]+\.[a-z0-9]+');
+Route::get('media/{name}', [MediaController::class, 'show'])
+    ->middleware(['auth', 'throttle:api'])
+    ->where('name', '[a-z0-9]+\.[a-z0-9]+');
 
 // Every other address is a screen of the one page; the browser finds out which.
 Route::view('{screen?}', 'app')->where('screen', '^(?!(api|media)(/|$)).*')->name('screen');

@@ -12,7 +12,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Password;
 
 final class AccountController
@@ -31,7 +30,10 @@ final class AccountController
     public function update(AccountRequest $request): JsonResponse
     {
         $user = $this->user($request);
-        $user->update(['name' => $request->string('name')->value(), 'extra_time' => $request->string('extraTime')->value()]);
+        $user->update([
+            'name' => $request->string('name')->value(),
+            'extra_time' => $request->string('extraTime')->value(),
+        ]);
 
         return new JsonResponse(UserView::of($user));
     }
@@ -49,15 +51,17 @@ final class AccountController
     }
 
     #[Delete('/api/account', 'Delete my account', takes: DeleteAccountRequest::class)]
-    public function destroy(DeleteAccountRequest $request): Response
+    public function destroy(DeleteAccountRequest $request, Leaving $leaving): Response
     {
         $user = $this->user($request);
         if ($user->made_up_as !== null) {
-            throw Refusal::unmet('demo_person', 'The people of the demo stay. Register an account of your own to try this.');
+            throw Refusal::unmet(
+                'demo_person',
+                'The people of the demo stay. Register an account of your own to try this.',
+            );
         }
         Auth::guard('web')->logout();
-        // Everything that belongs to a person hangs on this row with ON DELETE CASCADE.
-        DB::transaction(fn () => $user->delete());
+        $leaving->of($user);
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 
@@ -76,11 +80,17 @@ final class AccountController
     #[Post('/api/password/reset', 'Set a new password', takes: ResetRequest::class)]
     public function reset(ResetRequest $request): Response
     {
-        $status = Password::reset($request->safe(['email', 'password', 'token']), function (User $user, string $password): void {
+        $status = Password::reset($request->safe(['email', 'password', 'token']), function (
+            User $user,
+            string $password,
+        ): void {
             $user->forceFill(['password' => $password, 'remember_token' => null])->save();
         });
         if ($status !== Password::PASSWORD_RESET) {
-            throw Refusal::unmet('stale_link', 'This link has been used or is more than an hour old. Ask for a new one.');
+            throw Refusal::unmet(
+                'stale_link',
+                'This link has been used or is more than an hour old. Ask for a new one.',
+            );
         }
 
         return response()->noContent();

@@ -7,10 +7,16 @@ namespace App\Account;
 use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'AccountRequest', required: ['name', 'extraTime'], properties: [
-    new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'extraTime', type: 'string', enum: ['1', '1.25', '1.5', '2']),
-])]
+#[
+    OA\Schema(
+        schema: 'AccountRequest',
+        required: ['name', 'extraTime'],
+        properties: [
+            new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(property: 'extraTime', type: 'string', enum: ['1', '1.25', '1.5', '2']),
+        ],
+    ),
+]
 final class AccountRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */

@@ -7,9 +7,13 @@ namespace App\Account;
 use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'DeleteAccountRequest', required: ['current_password'], properties: [
-    new OA\Property(property: 'current_password', type: 'string'),
-])]
+#[
+    OA\Schema(
+        schema: 'DeleteAccountRequest',
+        required: ['current_password'],
+        properties: [new OA\Property(property: 'current_password', type: 'string')],
+    ),
+]
 final class DeleteAccountRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */

@@ -7,9 +7,13 @@ namespace App\Account;
 use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'DemoSignInRequest', required: ['person'], properties: [
-    new OA\Property(property: 'person', type: 'string'),
-])]
+#[
+    OA\Schema(
+        schema: 'DemoSignInRequest',
+        required: ['person'],
+        properties: [new OA\Property(property: 'person', type: 'string')],
+    ),
+]
 final class DemoSignInRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */

@@ -7,9 +7,13 @@ namespace App\Account;
 use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'ForgotRequest', required: ['email'], properties: [
-    new OA\Property(property: 'email', type: 'string'),
-])]
+#[
+    OA\Schema(
+        schema: 'ForgotRequest',
+        required: ['email'],
+        properties: [new OA\Property(property: 'email', type: 'string')],
+    ),
+]
 final class ForgotRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */

@@ -8,10 +8,16 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rules\Password;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'PasswordRequest', required: ['current_password', 'password'], properties: [
-    new OA\Property(property: 'current_password', type: 'string'),
-    new OA\Property(property: 'password', type: 'string'),
-])]
+#[
+    OA\Schema(
+        schema: 'PasswordRequest',
+        required: ['current_password', 'password'],
+        properties: [
+            new OA\Property(property: 'current_password', type: 'string'),
+            new OA\Property(property: 'password', type: 'string'),
+        ],
+    ),
+]
 final class PasswordRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */

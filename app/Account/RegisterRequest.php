@@ -8,11 +8,17 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rules\Password;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'RegisterRequest', required: ['name', 'email', 'password'], properties: [
-    new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'email', type: 'string'),
-    new OA\Property(property: 'password', type: 'string'),
-])]
+#[
+    OA\Schema(
+        schema: 'RegisterRequest',
+        required: ['name', 'email', 'password'],
+        properties: [
+            new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(property: 'email', type: 'string'),
+            new OA\Property(property: 'password', type: 'string'),
+        ],
+    ),
+]
 final class RegisterRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */

@@ -4,36 +4,61 @@ declare(strict_types=1);
 
 namespace App\Account;
 
+use App\Clock\Moment;
 use App\Http\Contract\Delete;
 use App\Http\Contract\Get;
 use App\Http\Contract\Post;
 use App\Http\Refusal;
-use App\Sitting\Moment;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\ValidationException;
+use Psr\Clock\ClockInterface;
 
-final class SessionController
+final readonly class SessionController
 {
+    public function __construct(private ClockInterface $clock)
+    {
+    }
+
     #[Get('/api/session', 'Who am I', returns: SessionView::class)]
     public function show(Request $request): JsonResponse
     {
         $user = $request->user();
-        $people = config('app.demo') === true
-            ? User::query()->whereNotNull('made_up_as')->where('made_up_as', 'not like', 'cohort-%')->orderBy('id')->get()
-                ->map(fn (User $person) => new DemoPersonView((string) $person->made_up_as, $person->name, (string) $person->about))->values()->all()
-            : [];
+        $people =
+            config('app.demo') === true
+                ? User::query()
+                    ->whereNotNull('made_up_as')
+                    ->where('made_up_as', 'not like', 'cohort-%')
+                    ->orderBy('id')
+                    ->get()
+                    ->map(
+                        fn (User $person) => new DemoPersonView(
+                            (string) $person->made_up_as,
+                            $person->name,
+                            (string) $person->about,
+                        ),
+                    )
+                    ->all()
+                : [];
 
-        return new JsonResponse(new SessionView($user instanceof User ? UserView::of($user) : null, $people, Moment::now()));
+        return new JsonResponse(
+            new SessionView(
+                $user instanceof User ? UserView::of($user) : null,
+                array_values($people),
+                Moment::now($this->clock),
+            ),
+        );
     }
 
     #[Post('/api/session', 'Sign in', takes: SignInRequest::class, returns: UserView::class)]
     public function store(SignInRequest $request): JsonResponse
     {
         if (! Auth::attempt($request->safe(['email', 'password']), $request->boolean('remember'))) {
-            throw ValidationException::withMessages(['email' => 'This address and password do not belong together. Check both, or ask for a new password.']);
+            throw ValidationException::withMessages([
+                'email' => 'This address and password do not belong together. Check both, or ask for a new password.',
+            ]);
         }
 
         return $this->signedIn($request);
@@ -45,7 +70,11 @@ final class SessionController
         if (config('app.demo') !== true) {
             throw Refusal::notFound();
         }
-        $person = User::query()->where('made_up_as', $request->string('person')->value())->where('made_up_as', 'not like', 'cohort-%')->first() ?? throw Refusal::notFound();
+        $person =
+            User::query()
+                ->where('made_up_as', $request->string('person')->value())
+                ->where('made_up_as', 'not like', 'cohort-%')
+                ->first() ?? throw Refusal::notFound();
         Auth::login($person);
 
         return $this->signedIn($request);

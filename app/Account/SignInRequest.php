@@ -7,11 +7,17 @@ namespace App\Account;
 use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'SignInRequest', required: ['email', 'password'], properties: [
-    new OA\Property(property: 'email', type: 'string'),
-    new OA\Property(property: 'password', type: 'string'),
-    new OA\Property(property: 'remember', type: 'boolean'),
-])]
+#[
+    OA\Schema(
+        schema: 'SignInRequest',
+        required: ['email', 'password'],
+        properties: [
+            new OA\Property(property: 'email', type: 'string'),
+            new OA\Property(property: 'password', type: 'string'),
+            new OA\Property(property: 'remember', type: 'boolean'),
+        ],
+    ),
+]
 final class SignInRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */

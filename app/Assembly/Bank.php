@@ -5,16 +5,26 @@ declare(strict_types=1);
 namespace App\Assembly;
 
 use App\Account\User;
+use App\Clock\Moment;
+use App\Question\Enrolment;
 use App\Question\Exam;
+use App\Question\Syllabus;
+use App\Question\TextSearch;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use PDO;
-use Uplandia\Core\Assembly\Unit;
+use Psr\Clock\ClockInterface;
+use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Supply;
 
-/** Counts and fetches questions of an exam as one candidate sees them. SQL narrows; the core decides. */
+/**
+ * Counts and fetches questions of an exam as one candidate sees them, always in whole units: a question that stands
+ * alone, or all of a case, passage set or series of which at least one passes. What is counted is what can be drawn. A
+ * unit is filed under the topic of the first of its questions that passes.
+ */
 final readonly class Bank
 {
-    public function __construct(private Exam $exam, private User $user)
+    public function __construct(private TextSearch $search, private ClockInterface $clock)
     {
     }
 
@@ -23,29 +33,34 @@ final readonly class Bank
      *
      * @return array<int, int> topic id => count
      */
-    public function all(): array
+    public function all(Exam $exam): array
     {
-        return $this->counts($this->live());
+        return self::byTopic(DB::table('questions')->where('questions.exam_id', $exam->id)->whereNull('retired_at'));
     }
 
     /**
-     * Questions met so far, by subtopic and latest outcome. Costs what the candidate has met, not what the bank holds:
-     * everything from one index, less the few that have been retired since.
+     * Questions met so far, by subtopic and latest outcome. Costs what the candidate has met, not what the bank holds.
      *
-     * @return array<int, array<string, int>> topic id => outcome or "flagged" => count
+     * @return array<int, array<string, int>> topic id => outcome or "flagged" => count; what was only marked is "new"
      */
-    public function met(): array
+    public function met(Exam $exam, User $user): array
     {
+        $rows = DB::table('standings')
+            ->where('standings.user_id', $user->id)
+            ->where('standings.exam_id', $exam->id)
+            ->whereNotIn(
+                'standings.question_id',
+                DB::table('questions')->select('id')->where('exam_id', $exam->id)->whereNotNull('retired_at'),
+            )
+            ->groupBy('standings.topic_id', 'standings.outcome')
+            ->selectRaw(
+                'standings.topic_id as topic, standings.outcome, count(*) as n, sum(standings.flagged) as flagged',
+            )
+            ->get();
         $met = [];
-        $standings = DB::table('standings')->where('standings.user_id', $this->user->id)->where('standings.exam_id', $this->exam->id);
-        $retired = (clone $standings)->whereIn('standings.question_id', $this->retired());
-        foreach ([[1, $standings], [-1, $retired]] as [$sign, $query]) {
-            $rows = $query->groupBy('standings.topic_id', 'standings.outcome')
-                ->selectRaw('standings.topic_id as topic, standings.outcome as outcome, count(*) as n, sum(standings.flagged) as flagged')->get();
-            foreach ($rows as $row) {
-                foreach ([$row->outcome ?? 'new' => (int) $row->n, 'flagged' => (int) $row->flagged] as $what => $n) {
-                    $met[(int) $row->topic][$what] = ($met[(int) $row->topic][$what] ?? 0) + $sign * $n;
-                }
+        foreach ($rows as $row) {
+            foreach ([$row->outcome ?? 'new' => (int) $row->n, 'flagged' => (int) $row->flagged] as $what => $n) {
+                $met[(int) $row->topic][$what] = ($met[(int) $row->topic][$what] ?? 0) + $n;
             }
         }
 
@@ -53,93 +68,159 @@ final readonly class Bank
     }
 
     /**
-     * Questions in any of the pools, by subtopic.
+     * What passes some filters, by topic. Nothing is fetched of the questions themselves.
      *
-     * @param  list<int>  $topics
-     * @param  list<Pool>  $pools
+     * @return array<int, Supply> by topic id, in the order of the blueprint
+     */
+    public function supplies(Exam $exam, User $user, Filters $filters, Syllabus $syllabus): array
+    {
+        $selection = $this->selection(exam: $exam, user: $user, filters: $filters, syllabus: $syllabus);
+        $units = [];
+        foreach ($this->singles($selection) as $topic => $n) {
+            $units[$topic][1] = $n;
+        }
+        foreach ($this->filed($selection) as [$topic, $size]) {
+            $units[$topic][$size] = ($units[$topic][$size] ?? 0) + 1;
+        }
+        $supplies = [];
+        foreach (array_merge([], ...$syllabus->chosen($filters->topics)) as $topic) {
+            if (isset($units[$topic])) {
+                $supplies[$topic] = new Supply($units[$topic]);
+            }
+        }
+
+        return $supplies;
+    }
+
+    /**
+     * The units themselves, for drawing, as columns: a pool may hold the whole bank.
+     *
+     * @return array<int, Pool> by topic id
+     */
+    public function pools(Exam $exam, User $user, Filters $filters, Syllabus $syllabus): array
+    {
+        $selection = $this->selection(exam: $exam, user: $user, filters: $filters, syllabus: $syllabus);
+        $pools = [];
+        $alone = $selection->questions()->whereNull('questions.unit_id')->orderBy('questions.id');
+        foreach (
+            $this->rows(
+                $this->inPools($selection, $alone)->select([
+                    'questions.id',
+                    'questions.topic_id',
+                    'standings.seen_ms',
+                ]),
+            ) as [$id, $topic, $seenMs]
+        ) {
+            ($pools[(int) $topic] ??= new Pool())->add((int) $id, 1, self::seconds($seenMs));
+        }
+        foreach ($this->filed($selection) as $unit => [$topic, $size, $seenMs]) {
+            ($pools[$topic] ??= new Pool())->add(-$unit, $size, self::seconds($seenMs));
+        }
+
+        return $pools;
+    }
+
+    /**
+     * The questions of drawn units, each unit whole and in order.
+     *
+     * @param  list<int>  $keys  of units, as their pools have them
+     * @return list<list<int>> question ids, in the order of the keys
+     */
+    public function questions(array $keys): array
+    {
+        $units = array_map(abs(...), array_filter($keys, fn (int $key): bool => $key < 0));
+        $whole = [];
+        foreach (array_chunk($units, 500) as $chunk) {
+            $rows = DB::table('questions')
+                ->whereIn('unit_id', $chunk)
+                ->whereNull('retired_at')
+                ->orderBy('unit_id')
+                ->orderBy('unit_place')
+                ->get(['id', 'unit_id']);
+            foreach ($rows as $row) {
+                $whole[(int) $row->unit_id][] = (int) $row->id;
+            }
+        }
+
+        return array_map(fn (int $key): array => $key > 0 ? [$key] : $whole[-$key] ?? [], $keys);
+    }
+
+    private function selection(Exam $exam, User $user, Filters $filters, Syllabus $syllabus): Selection
+    {
+        $today = ($enrolment = Enrolment::of($user->id, $exam->id))->dayOf(Moment::now($this->clock));
+
+        return new Selection(
+            search: $this->search,
+            exam: $exam->id,
+            user: $user->id,
+            filters: $filters,
+            topics: $filters->topics === null ? null : array_merge([], ...$syllabus->chosen($filters->topics)),
+            dueUntil: $enrolment->allIsDueOn($today) ? null : $today,
+        );
+    }
+
+    /**
+     * Questions that stand alone, counted.
+     *
      * @return array<int, int> topic id => count
      */
-    public function available(array $topics, array $pools): array
+    private function singles(Selection $selection): array
     {
-        if (! in_array(Pool::NewToMe, $pools, true)) {
-            return $this->counts($this->inPools($topics, $pools));
+        $alone = fn (): Builder => $selection->questions()->whereNull('questions.unit_id');
+        if (! $selection->needsStandings()) {
+            return self::byTopic($alone());
         }
-        // What is new is everything less what was met: counted from what was met, not from the bank.
-        $counts = $this->counts($this->live()->whereIn('questions.topic_id', $topics));
-        $left = DB::table('standings')->where('user_id', $this->user->id)->where('exam_id', $this->exam->id)->whereIn('topic_id', $topics)
-            ->whereNotNull('outcome')->whereNotIn('outcome', $this->outcomes($pools))
-            ->when(in_array(Pool::Flagged, $pools, true), fn (Builder $query): Builder => $query->where('flagged', false))
-            ->whereNotIn('question_id', $this->retired());
-        foreach ($left->groupBy('topic_id')->selectRaw('topic_id as topic, count(*) as n')->pluck('n', 'topic') as $topic => $n) {
-            $counts[(int) $topic] = ($counts[(int) $topic] ?? 0) - (is_numeric($n) ? (int) $n : 0);
+        if (! $selection->holdsNew()) {
+            return self::byTopic($selection->inPools($selection->fromStandings($alone())));
+        }
+        // What is new is everything less what was met: counted from what was met, not by looking each one up.
+        $counts = self::byTopic($alone());
+        foreach (self::byTopic($selection->metElsewhere($selection->fromStandings($alone()))) as $topic => $n) {
+            $counts[$topic] -= $n;
         }
 
         return array_filter($counts);
     }
 
     /**
-     * @param  list<Pool>  $pools
-     * @return list<string>
-     */
-    private function outcomes(array $pools): array
-    {
-        return array_values(array_filter(array_map(fn (Pool $pool) => $pool->outcome(), $pools)));
-    }
-
-    private function retired(): Builder
-    {
-        return DB::table('questions')->select('id')->where('exam_id', $this->exam->id)->whereNotNull('retired_at');
-    }
-
-    /**
-     * What can be drawn of some subtopics: questions that stand alone, and whole cases, passage sets and series of which at
-     * least one question is in the pools.
+     * Cases, passage sets and series of which at least one question passes.
      *
-     * @param  list<int>  $topics
-     * @param  list<Pool>  $pools
-     * @return array<int, list<Unit>> topic id => units, in order of id
+     * @return array<int, array{int, int, int|string|null}> unit id => topic it is filed under, size, latest moment any
+     *   of
+     *                                                      the questions that pass was seen
      */
-    public function units(array $topics, array $pools): array
+    private function filed(Selection $selection): array
     {
-        $query = $this->inPools($topics, $pools);
-        if ($pools === []) {
-            $this->joinStandings($query);
-        }
-        $units = $together = [];
-        foreach ($this->rows($query->orderBy('questions.id')->select(['questions.id', 'questions.topic_id', 'questions.unit_id', 'standings.seen_ms'])) as [$id, $topic, $unit, $seenMs]) {
-            $seen = $seenMs === null ? null : intdiv((int) $seenMs, 1000);
-            if ($unit === null) {
-                $units[(int) $topic][] = new Unit([(int) $id], $seen);
-            } else {
-                // A case may reach over several subtopics: it is filed under the first of them that was asked for.
-                $together[(int) $unit] ??= ['topic' => (int) $topic, 'seen' => null];
-                $together[(int) $unit]['seen'] = max($together[(int) $unit]['seen'], $seen);
-            }
-        }
-        $whole = $this->whole(array_keys($together));
-        foreach ($together as $unit => ['topic' => $topic, 'seen' => $seen]) {
-            $units[$topic][] = new Unit($whole[$unit], $seen);
+        $query = $selection
+            ->questions()
+            ->whereNotNull('questions.unit_id')
+            ->join('units', 'units.id', '=', 'questions.unit_id')
+            ->orderBy('questions.unit_id')
+            ->orderBy('questions.unit_place');
+        $columns = ['questions.unit_id', 'questions.topic_id', 'units.questions', 'standings.seen_ms'];
+        $filed = [];
+        foreach (
+            $this->rows($this->inPools($selection, $query)->select($columns)) as [$unit, $topic, $size, $seenMs]
+        ) {
+            $filed[(int) $unit] ??= [(int) $topic, (int) $size, null];
+            $filed[(int) $unit][2] = max($filed[(int) $unit][2], $seenMs);
         }
 
-        return $units;
+        return $filed;
     }
 
-    /**
-     * All live questions of some cases, passage sets and series, in order.
-     *
-     * @param  list<int>  $units
-     * @return array<int, list<int>> question ids by unit
-     */
-    private function whole(array $units): array
+    private function inPools(Selection $selection, Builder $query): Builder
     {
-        $whole = [];
-        foreach (array_chunk($units, 5000) as $chunk) {
-            foreach (DB::table('questions')->whereIn('unit_id', $chunk)->whereNull('retired_at')->orderBy('unit_id')->orderBy('unit_place')->get(['id', 'unit_id']) as $row) {
-                $whole[(int) $row->unit_id][] = (int) $row->id;
-            }
-        }
+        $begunInStandings = $selection->needsStandings() && ! $selection->holdsNew();
 
-        return $whole;
+        return $selection->inPools(
+            $begunInStandings ? $selection->fromStandings($query) : $selection->withStandings($query),
+        );
+    }
+
+    private static function seconds(mixed $ms): ?int
+    {
+        return $ms === null ? null : intdiv((int) $ms, 1000);
     }
 
     /**
@@ -150,60 +231,20 @@ final readonly class Bank
     private function rows(Builder $query): iterable
     {
         $statement = DB::connection()->getReadPdo()->prepare($query->toSql());
-        $statement->execute($query->getBindings());
+        $statement->execute($query->getConnection()->prepareBindings($query->getBindings()));
         while (is_array($row = $statement->fetch(PDO::FETCH_NUM))) {
             yield $row;
         }
     }
 
-    private function live(): Builder
-    {
-        return DB::table('questions')->where('questions.exam_id', $this->exam->id)->whereNull('questions.retired_at');
-    }
-
-    /**
-     * @param  list<int>  $topics
-     * @param  list<Pool>  $pools
-     */
-    private function inPools(array $topics, array $pools): Builder
-    {
-        $query = $this->live()->whereIn('questions.topic_id', $topics);
-        if ($pools === []) {
-            return $query;
-        }
-
-        // Without the new ones only what the candidate has met can count, so the search begins there.
-        $query = in_array(Pool::NewToMe, $pools, true) ? $this->joinStandings($query) : $this->fromStandings($query);
-
-        return $query->where(function (Builder $any) use ($pools): void {
-            $outcomes = $this->outcomes($pools);
-            if ($outcomes !== []) {
-                $any->orWhereIn('standings.outcome', $outcomes);
-            }
-            if (in_array(Pool::NewToMe, $pools, true)) {
-                $any->orWhereNull('standings.outcome');
-            }
-            if (in_array(Pool::Flagged, $pools, true)) {
-                $any->orWhere('standings.flagged', true);
-            }
-        });
-    }
-
-    private function fromStandings(Builder $query): Builder
-    {
-        return $query->join('standings', fn ($join) => $join->on('standings.question_id', '=', 'questions.id')->where('standings.user_id', $this->user->id)->where('standings.exam_id', $this->exam->id));
-    }
-
-    private function joinStandings(Builder $query): Builder
-    {
-        return $query->leftJoin('standings', fn ($join) => $join->on('standings.question_id', '=', 'questions.id')->where('standings.user_id', $this->user->id));
-    }
-
     /** @return array<int, int> */
-    private function counts(Builder $query): array
+    private static function byTopic(Builder $query): array
     {
-        /** @var array<int, int> $counts */
-        $counts = $query->groupBy('questions.topic_id')->selectRaw('questions.topic_id as topic, count(*) as n')->pluck('n', 'topic')->map(fn (mixed $n): int => is_numeric($n) ? (int) $n : 0)->all();
+        $rows = $query->groupBy('questions.topic_id')->selectRaw('questions.topic_id as topic, count(*) as n')->get();
+        $counts = [];
+        foreach ($rows as $row) {
+            $counts[(int) $row->topic] = (int) $row->n;
+        }
 
         return $counts;
     }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Assembly;
 
 use OpenApi\Attributes as OA;
+use Uplandia\Core\Assembly\Pool;
+use Uplandia\Core\Marking\Outcome;
 
-/** How many questions there are, by pool. The first five after `all` add up to it. */
+/** How many questions there are, by pool. The six between `all` and `flagged` add up to it. */
 #[OA\Schema(schema: 'Counts')]
 final readonly class CountsView
 {
@@ -17,6 +19,7 @@ final readonly class CountsView
         #[OA\Property] public int $partly,
         #[OA\Property] public int $missed,
         #[OA\Property] public int $leftBlank,
+        #[OA\Property] public int $toBeMarked,
         #[OA\Property] public int $flagged,
     ) {
     }
@@ -24,9 +27,22 @@ final readonly class CountsView
     /** @param  array<string, int>  $met  outcome or "flagged" => count */
     public static function of(int $all, array $met): self
     {
-        $known = ($met['right'] ?? 0) + ($met['partly'] ?? 0) + ($met['missed'] ?? 0) + ($met['left_blank'] ?? 0);
+        $pools = array_fill_keys(array_column(Pool::cases(), 'value'), 0);
+        foreach (Outcome::cases() as $outcome) {
+            $pools[Pool::ofOutcome($outcome)->value] += $met[$outcome->value] ?? 0;
+        }
+        $known = array_sum($pools) - $pools[Pool::NewToMe->value];
 
-        return new self($all, $all - $known, $met['right'] ?? 0, $met['partly'] ?? 0, $met['missed'] ?? 0, $met['left_blank'] ?? 0, $met['flagged'] ?? 0);
+        return new self(
+            all: $all,
+            new: $all - $known,
+            gotIt: $pools[Pool::GotIt->value],
+            partly: $pools[Pool::Partly->value],
+            missed: $pools[Pool::Missed->value],
+            leftBlank: $pools[Pool::LeftBlank->value],
+            toBeMarked: $pools[Pool::ToBeMarked->value],
+            flagged: $met['flagged'] ?? 0,
+        );
     }
 
     /** @param  list<self>  $parts */
@@ -34,6 +50,6 @@ final readonly class CountsView
     {
         $sum = fn (string $name): int => array_sum(array_column($parts, $name));
 
-        return new self($sum('all'), $sum('new'), $sum('gotIt'), $sum('partly'), $sum('missed'), $sum('leftBlank'), $sum('flagged'));
+        return new self(...array_map($sum, array_keys(get_class_vars(self::class))));
     }
 }

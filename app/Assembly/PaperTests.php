@@ -6,10 +6,14 @@ namespace App\Assembly;
 
 use Illuminate\Support\Facades\DB;
 use LogicException;
+use Uplandia\Core\Assembly\Mode;
 
 /**
- * The one test that everybody sits who sits a fixed paper. When the paper or one of its questions has changed, the next
+ * The one test that everybody sits who sits a fixed paper. When the paper or one of its questions has changed, the
+ * next
  * sitting gets a new test; those sat before keep theirs.
+ *
+ * @phpstan-import-type Item from Test
  */
 final class PaperTests
 {
@@ -24,34 +28,54 @@ final class PaperTests
                 }
             }
 
-            return Test::holding([
-                'exam_id' => $paper->exam_id, 'paper_id' => $paper->id, 'title' => $paper->title, 'mode' => 'timed',
-                'limit_ms' => $paper->exam->blueprint()->minutes * TestBuilder::MS_PER_MINUTE, 'seed' => "paper {$paper->code}",
-            ], $items);
+            return Test::holding(
+                [
+                    'exam_id' => $paper->exam_id,
+                    'paper_id' => $paper->id,
+                    'title' => $paper->title,
+                    'mode' => Mode::Timed->value,
+                    'seed' => "paper {$paper->code}",
+                ],
+                $items,
+                null,
+            );
         });
     }
 
-    /** @return list<array{position: int, question_id: int, version_id: int, marks: string, penalty: string, section: string}> */
+    /** @return list<Item> */
     private function items(Paper $paper): array
     {
         $blueprint = $paper->exam->blueprint();
-        $rows = DB::table('paper_items')->join('questions', 'questions.id', '=', 'paper_items.question_id')->where('paper_id', $paper->id)->orderBy('position')
+        $rows = DB::table('paper_items')
+            ->join('questions', 'questions.id', '=', 'paper_items.question_id')
+            ->where('paper_id', $paper->id)
+            ->orderBy('position')
             ->get(['position', 'section', 'question_id', 'version_id']);
-
-        return $rows->map(function (object $row) use ($blueprint): array {
-            $section = $blueprint->section((string) $row->section) ?? throw new LogicException("The blueprint has no section \"{$row->section}\".");
-
-            return [
-                'position' => (int) $row->position, 'question_id' => (int) $row->question_id, 'version_id' => (int) $row->version_id,
-                'marks' => (string) $section->marks, 'penalty' => (string) $section->penalty, 'section' => $section->code,
+        $items = [];
+        foreach ($rows as $row) {
+            $section =
+                $blueprint->section((string) $row->section) ??
+                throw new LogicException("The blueprint has no section \"{$row->section}\".");
+            $items[] = [
+                'position' => (int) $row->position,
+                'question_id' => (int) $row->question_id,
+                'version_id' => (int) $row->version_id,
+                'marks' => (string) $section->scheme->marks,
+                'penalty' => (string) $section->scheme->penalty,
+                'section' => $section->code,
             ];
-        })->values()->all();
+        }
+
+        return $items;
     }
 
-    /** @param  list<array<string, int|string>>  $items */
+    /** @param  list<Item>  $items */
     private function same(Test $test, array $items): bool
     {
-        $stored = DB::table('test_items')->where('test_id', $test->id)->orderBy('position')->get(['position', 'question_id', 'version_id', 'marks', 'penalty', 'section']);
+        $stored = DB::table('test_items')
+            ->where('test_id', $test->id)
+            ->orderBy('position')
+            ->get(['position', 'question_id', 'version_id', 'marks', 'penalty', 'section']);
 
         return $stored->map(fn (object $row): array => (array) $row)->values()->all() == $items;
     }

@@ -4,37 +4,39 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-/** Question pools as the candidate sees them. */
-enum Pool: string
+/**
+ * The units of a topic that can be drawn, as columns. A key is a question's id, or minus the id of a unit of several.
+ */
+final class Pool
 {
-    case NewToMe = 'new';
-    case GotIt = 'got_it';
-    case Partly = 'partly';
-    case Missed = 'missed';
-    case LeftBlank = 'left_blank';
-    case Flagged = 'flagged';
+    /** @var list<int> */
+    public array $keys = [];
 
-    /** The latest outcome that puts a question here; null: the pool goes by something else. */
-    public function outcome(): ?string
+    /** @var list<int> questions of each */
+    public array $sizes = [];
+
+    /** @var array<int, int> place => Unix seconds when any of it was last seen */
+    public array $seen = [];
+
+    public function add(int $key, int $size, ?int $seen): void
     {
-        return match ($this) {
-            self::GotIt => 'right',
-            self::Partly => 'partly',
-            self::Missed => 'missed',
-            self::LeftBlank => 'left_blank',
-            self::NewToMe, self::Flagged => null,
-        };
+        if ($seen !== null) {
+            $this->seen[count($this->keys)] = $seen;
+        }
+        $this->keys[] = $key;
+        $this->sizes[] = $size;
     }
 
-    public function words(): string
+    /** @param  list<self>  $pools */
+    public static function together(array $pools): self
     {
-        return match ($this) {
-            self::NewToMe => 'new to me',
-            self::GotIt => 'got it',
-            self::Partly => 'partly',
-            self::Missed => 'missed',
-            self::LeftBlank => 'left blank',
-            self::Flagged => 'flagged',
-        };
+        $all = new self();
+        foreach ($pools as $pool) {
+            foreach ($pool->keys as $place => $key) {
+                $all->add($key, $pool->sizes[$place], $pool->seen[$place] ?? null);
+            }
+        }
+
+        return $all;
     }
 }

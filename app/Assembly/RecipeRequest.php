@@ -4,32 +4,70 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
+use Closure;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
-use Uplandia\Core\Sitting\Mode;
+use Uplandia\Core\Assembly\InvalidRecipe;
+use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Assembly\Pool;
+use Uplandia\Core\Assembly\Recipe;
+use Uplandia\Core\Assembly\Spread;
+use Uplandia\Core\Question\Difficulty;
+use Uplandia\Core\Question\Kind;
 
-#[OA\Schema(schema: 'Recipe', required: ['topics', 'pools', 'count', 'mode'], properties: [
-    new OA\Property(property: 'topics', type: 'array', items: new OA\Items(type: 'string'), description: 'Codes of topics or subtopics.'),
-    new OA\Property(property: 'pools', type: 'array', items: new OA\Items(type: 'string', enum: ['new', 'got_it', 'partly', 'missed', 'left_blank', 'flagged']), description: 'None means all questions.'),
-    new OA\Property(property: 'count', type: 'integer'),
-    new OA\Property(property: 'mode', type: 'string', enum: ['tutor', 'timed', 'untimed']),
-    new OA\Property(property: 'spread', type: 'string', enum: ['blueprint', 'available', 'even']),
-    new OA\Property(property: 'minutes', type: 'integer', nullable: true),
-])]
+#[
+    OA\Schema(
+        schema: 'Recipe',
+        required: ['pools', 'count', 'mode'],
+        properties: [
+            new OA\Property(
+                property: 'topics',
+                type: 'array',
+                nullable: true,
+                items: new OA\Items(type: 'string'),
+                description: 'Codes of topics or subtopics; null: all.',
+            ),
+            new OA\Property(
+                property: 'pools',
+                type: 'array',
+                items: new OA\Items(type: 'string', enum: Pool::class),
+                description: 'None means all questions.',
+            ),
+            new OA\Property(
+                property: 'difficulties',
+                type: 'array',
+                items: new OA\Items(type: 'string', enum: Difficulty::class),
+            ),
+            new OA\Property(property: 'kinds', type: 'array', items: new OA\Items(type: 'string', enum: Kind::class)),
+            new OA\Property(
+                property: 'tags',
+                type: 'object',
+                additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')),
+                description: 'Values by family.',
+            ),
+            new OA\Property(
+                property: 'words',
+                type: 'string',
+                description: 'To be found: words, "phrases", start*, -without.',
+            ),
+            new OA\Property(property: 'count', type: 'integer'),
+            new OA\Property(property: 'mode', type: 'string', enum: Mode::class),
+            new OA\Property(property: 'spread', type: 'string', enum: Spread::class),
+            new OA\Property(property: 'minutes', type: 'integer', nullable: true),
+        ],
+    ),
+]
 final class RecipeRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
-            'topics' => ['required', 'array', 'min:1', 'max:500'],
-            'topics.*' => ['required', 'string', 'max:100', 'distinct'],
-            'pools' => ['present', 'array', 'max:10'],
-            'pools.*' => [Rule::enum(Pool::class)],
+            'topics' => [$this->strings('Choose at least one topic.', fewest: 1)],
+            'pools' => [$this->strings('There is no such pool of questions. Reload the page to see those there are.')],
+            'difficulties' => [$this->strings('A question is easy, moderate or hard.')],
+            'kinds' => [$this->strings('There is no such kind of question.')],
             'count' => ['required', 'integer', 'min:1', 'max:500'],
-            'mode' => ['required', Rule::enum(Mode::class)],
-            'spread' => [Rule::enum(Spread::class)],
             'minutes' => ['nullable', 'integer', 'min:1', 'max:600'],
         ];
     }
@@ -38,36 +76,42 @@ final class RecipeRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'topics.required' => 'Choose at least one topic.',
-            'topics.array' => 'Choose at least one topic.',
             'count.required' => 'Say how many questions you want, from 1 to 500.',
             'count.integer' => 'Say how many questions you want as a whole number, from 1 to 500.',
             'count.min' => 'A test needs at least 1 question. Choose a number from 1 to 500.',
             'count.max' => 'A test can have up to 500 questions. Choose a smaller number.',
-            'mode.required' => 'Choose tutor or timed.',
-            'mode.enum' => 'Choose tutor, timed or untimed.',
-            'pools.*.enum' => 'There is no such pool of questions. Reload the page to see those there are.',
             'minutes.min' => 'A time limit needs at least 1 minute.',
             'minutes.max' => 'A time limit can be up to 600 minutes.',
             'minutes.integer' => 'Give the time limit in whole minutes.',
         ];
     }
 
-    public function choices(): Choices
+    /** @throws InvalidRecipe with what to mend */
+    public function recipe(): Recipe
     {
-        /** @var list<string> $topics */
-        $topics = array_values((array) $this->validated('topics'));
-        /** @var list<string> $pools */
-        $pools = array_values((array) $this->validated('pools'));
-        $minutes = $this->validated('minutes');
+        $whole = fn (string $name): ?int => $this->input($name) === null ? null : $this->integer($name);
 
-        return new Choices(
-            $topics,
-            array_map(Pool::from(...), $pools),
-            $this->integer('count'),
-            Mode::from($this->string('mode')->value()),
-            Spread::from($this->string('spread', 'blueprint')->value()),
-            is_numeric($minutes) ? (int) $minutes : null,
+        return Recipe::of(
+            ['count' => $whole('count'), 'minutes' => $whole('minutes')] +
+                array_filter(
+                    $this->only(['topics', 'pools', 'difficulties', 'kinds', 'tags', 'words', 'mode', 'spread']),
+                    fn (mixed $value): bool => $value !== null,
+                ) + ['mode' => ''],
         );
+    }
+
+    /** One rule for a whole list: a rule for each of its parts would cost a millisecond for every ten. */
+    private function strings(string $otherwise, int $fewest = 0): Closure
+    {
+        return function (string $field, mixed $value, Closure $fail) use ($otherwise, $fewest): void {
+            $sound =
+                is_array($value) &&
+                array_is_list($value) &&
+                count($value) >= $fewest &&
+                array_filter($value, is_string(...)) === $value;
+            if ($value !== null && ! $sound) {
+                $fail($otherwise);
+            }
+        };
     }
 }

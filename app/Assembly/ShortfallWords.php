@@ -6,47 +6,67 @@ namespace App\Assembly;
 
 use App\Account\User;
 use App\Question\Exam;
+use App\Question\Syllabus;
+use Uplandia\Core\Assembly\Composition;
+use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Assembly\Shortfall;
 
-/** Says why there are too few questions, and the ways out. */
+/** Says why a count cannot be made, and the ways out. */
 final readonly class ShortfallWords
 {
-    public function __construct(private Exam $exam, private User $user, private Syllabus $syllabus)
+    private const DROP = [
+        'topics' => 'add the other topics',
+        'pools' => 'include all pools',
+        'difficulties' => 'any difficulty',
+        'kinds' => 'any kind',
+        'tags' => 'drop the tags',
+        'words' => 'drop the search',
+    ];
+
+    public function __construct(private Bank $bank)
     {
     }
 
-    public function sentence(Choices $choices, int $available): string
+    public function sentence(Exam $exam, User $user, Recipe $recipe, Composition $composition): string
     {
-        $there = match ($available) {
+        $ways = [];
+        if ($composition->below !== null) {
+            $ways[] = 'ask for '.($composition->below === 1 ? '1' : 'up to '.$composition->below);
+        }
+        if ($composition->available >= $recipe->count) {
+            $nearest = array_filter([$composition->below, $composition->above], is_int(...));
+
+            return 'Some of these questions come together, as cases or sets, so exactly '.
+                "{$recipe->count} cannot be made up. Ask for ".
+                implode(' or ', $nearest).
+                '.';
+        }
+        $there = match ($composition->available) {
             0 => 'There are no questions with these choices',
             1 => 'There is 1 question with these choices',
-            default => "There are {$available} questions with these choices",
+            default => "There are {$composition->available} questions with these choices",
         };
-        $ways = [];
-        if ($available > 0) {
-            $ways[] = 'ask for '.($available === 1 ? '1' : "up to {$available}");
-        }
-        foreach ($this->gains($choices) as $filter => $gain) {
-            $ways[] = match ($filter) {
-                'pools' => "include all pools ({$gain} more)",
-                default => "add the other topics ({$gain} more)",
-            };
+        foreach (
+            $this->gains(exam: $exam, user: $user, recipe: $recipe, here: $composition->available) as $filter => $gain
+        ) {
+            $ways[] = self::DROP[$filter]." ({$gain} more)";
         }
 
-        return "{$there}, and you asked for {$choices->count}. ".($ways === [] ? 'This exam has no more.' : ucfirst(implode(', or ', $ways)).'.');
+        return "{$there}, and you asked for {$recipe->count}. ".
+            ($ways === [] ? 'This exam has no more.' : ucfirst(implode(', or ', $ways)).'.');
     }
 
-    /** @return array<string, int> */
-    private function gains(Choices $choices): array
+    /** @return array<string, int> filter => how many questions dropping it would add */
+    private function gains(Exam $exam, User $user, Recipe $recipe, int $here): array
     {
-        $bank = new Bank($this->exam, $this->user);
-        $all = array_keys($bank->all());
-        $topics = array_merge(...array_values($this->syllabus->chosen($choices->topics)));
-        $here = array_sum($bank->available($topics, $choices->pools));
+        $syllabus = Syllabus::of($exam);
+        $without = [];
+        foreach ($recipe->filters->dropped() as $name => $filters) {
+            $without[$name] = [
+                'all' => array_sum(array_column($this->bank->supplies($exam, $user, $filters, $syllabus), 'total')),
+            ];
+        }
 
-        return Shortfall::of(['all' => $choices->count], ['all' => $here], [
-            'pools' => ['all' => array_sum($bank->available($topics, []))],
-            'topics' => ['all' => array_sum($bank->available($all, $choices->pools))],
-        ])->gainByFilter ?? [];
+        return Shortfall::of(['all' => $recipe->count], ['all' => $here], $without)->gainByFilter ?? [];
     }
 }

@@ -7,88 +7,87 @@ namespace App\Assembly;
 use App\Account\User;
 use App\Http\Refusal;
 use App\Question\Exam;
-use App\Sitting\Sitting;
+use App\Question\Syllabus;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Uplandia\Core\Assembly\Allocation;
+use Uplandia\Core\Assembly\Composition;
 use Uplandia\Core\Assembly\Draw;
+use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Assembly\Seed;
-use Uplandia\Core\Assembly\Unit;
+use Uplandia\Core\Assembly\Spread;
+use Uplandia\Core\Assembly\Supply;
 
-/** Builds a test from a recipe, and the sitting that runs through it. */
-final class TestBuilder
+/** Counts what a recipe leaves, and builds tests from recipes. The core decides what each topic gives. */
+final readonly class TestBuilder
 {
-    public const MS_PER_MINUTE = 60_000;
-
     /** A title names up to so many topics. */
     private const NAMED = 3;
+
+    public function __construct(private Bank $bank, private ShortfallWords $words)
+    {
+    }
+
+    public function count(Exam $exam, User $user, Recipe $recipe): CountView
+    {
+        $syllabus = Syllabus::of($exam);
+        $composition = $this->composition(exam: $exam, user: $user, recipe: $recipe, syllabus: $syllabus);
+
+        return new CountView(
+            available: $composition->available,
+            shortfall: $composition->counts === null
+                ? $this->words->sentence($exam, $user, $recipe, $composition)
+                : null,
+            below: $composition->below,
+            above: $composition->above,
+            minutes: self::minutesFor($exam, $recipe->count),
+        );
+    }
 
     /**
      * @param  string|null  $seed  the same seed over the same pools gives the same test; null: a new one
      *
      * @throws Refusal when the recipe cannot be met
      */
-    public function build(Exam $exam, User $user, Choices $choices, ?string $seed = null): Sitting
+    public function build(Exam $exam, User $user, Recipe $recipe, ?string $seed = null): Test
     {
         $syllabus = Syllabus::of($exam);
-        $chosen = $syllabus->chosen($choices->topics);
-        $bank = new Bank($exam, $user);
-        $units = $bank->units(array_merge(...array_values($chosen)), $choices->pools);
-        $byTop = array_map(fn (array $ids): array => array_merge(...array_map(fn (int $id): array => $units[$id] ?? [], $ids)), $chosen);
-        $available = array_map($this->size(...), array_values($byTop));
-        if (array_sum($available) < $choices->count) {
-            throw Refusal::unmet('too_few', (new ShortfallWords($exam, $user, $syllabus))->sentence($choices, array_sum($available)));
+        $composition = $this->composition(exam: $exam, user: $user, recipe: $recipe, syllabus: $syllabus);
+        if ($composition->counts === null) {
+            $reason = $composition->available < $recipe->count ? 'too_few' : 'does_not_fit';
+            throw Refusal::unmet($reason, $this->words->sentence($exam, $user, $recipe, $composition));
         }
-        $weights = array_map(fn (int $top, int $n): int|string => match ($choices->spread) {
-            Spread::Blueprint => $syllabus->get($top)->weight ?? '1',
-            Spread::Available => $n,
-            Spread::Even => 1,
-        }, array_keys($byTop), $available);
-        $allocation = Allocation::of($choices->count, $weights, $available);
-
         $seed = new Seed($seed ?? Str::random(32));
+        $pools = $this->bank->pools($exam, $user, $recipe->filters, $syllabus);
+        $chosen = $syllabus->chosen($recipe->filters->topics);
         $drawn = [];
-        foreach (array_values($byTop) as $i => $pool) {
-            array_push($drawn, ...(new Draw($seed->stream("draw:{$i}")))->take($pool, $allocation->counts[$i]));
+        foreach (array_values($chosen) as $i => $topics) {
+            if ($composition->counts[$i] > 0) {
+                $pool = Pool::together(array_values(array_intersect_key($pools, array_flip($topics))));
+                $places = (new Draw($seed->stream("draw:{$i}")))->take(
+                    $pool->sizes,
+                    $pool->seen,
+                    $composition->counts[$i],
+                );
+                array_push($drawn, ...array_map(fn (int $place): int => $pool->keys[$place], $places));
+            }
         }
-        $short = $choices->count - $this->size($drawn);
-        if ($short > 0) {
-            // Cases and sets are taken whole, so a topic may have nothing left that fits: others make up for it.
-            $taken = array_flip(array_map(spl_object_id(...), $drawn));
-            $rest = array_filter(array_merge(...array_values($byTop)), fn (Unit $unit): bool => ! isset($taken[spl_object_id($unit)]));
-            array_push($drawn, ...(new Draw($seed->stream('fill')))->take(array_values($rest), $short));
+        $questions = array_merge([], ...$this->bank->questions($seed->stream('order')->shuffleArray($drawn)));
+        if (count($questions) !== $recipe->count) {
+            throw Refusal::conflict('bank_changed', 'The bank has just changed. Build the test again.');
         }
-        if ($this->size($drawn) < $choices->count) {
-            throw Refusal::unmet('does_not_fit', "Some of these questions come together, as cases or sets, so exactly {$choices->count} cannot be made up. Ask for {$this->size($drawn)}.");
-        }
-        $questions = array_merge(...array_map(fn (Unit $unit): array => $unit->questions, $seed->stream('order')->shuffleArray($drawn)));
+        $title = $this->title($syllabus, $chosen, count($questions));
 
-        return DB::transaction(fn (): Sitting => $this->save($exam, $user, $choices, $seed, $questions, $this->title($syllabus, $chosen, count($questions))));
-    }
-
-    /** @param  list<Unit>  $units */
-    private function size(array $units): int
-    {
-        return array_sum(array_map(fn (Unit $unit): int => count($unit->questions), $units));
-    }
-
-    /** @param  list<int>  $questions */
-    private function save(Exam $exam, User $user, Choices $choices, Seed $seed, array $questions, string $title): Sitting
-    {
-        $recipe = Recipe::query()->create(['user_id' => $user->id, 'exam_id' => $exam->id, 'choices' => $choices->toArray()]);
-        $versions = DB::table('questions')->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
-            ->whereIn('questions.id', $questions)->get(['questions.id', 'questions.version_id', 'question_versions.marks'])->keyBy('id');
-        $items = [];
-        foreach ($questions as $position => $question) {
-            $version = $versions[$question] ?? throw Refusal::conflict('bank_changed', 'The bank has just changed. Build the test again.');
-            $items[] = ['position' => $position, 'question_id' => $question, 'version_id' => (int) $version->version_id, 'marks' => (string) $version->marks, 'penalty' => '0', 'section' => null];
-        }
-
-        return Test::holding([
-            'user_id' => $user->id, 'exam_id' => $exam->id, 'recipe_id' => $recipe->id, 'title' => $title, 'mode' => $choices->mode->value,
-            'limit_ms' => $choices->mode->value === 'timed' ? ($choices->minutes ?? self::minutesFor($exam, count($questions))) * self::MS_PER_MINUTE : null,
-            'seed' => $seed->value,
-        ], $items)->sittingFor($user);
+        return DB::transaction(
+            fn (): Test => $this->save(
+                exam: $exam,
+                user: $user,
+                recipe: $recipe,
+                seed: $seed,
+                questions: $questions,
+                title: $title,
+            ),
+        );
     }
 
     /** The time that the real exam would give so many questions, in whole minutes, rounded up. */
@@ -97,13 +96,78 @@ final class TestBuilder
         return (int) ceil($questions * (float) $exam->rules['minutesPerQuestion']);
     }
 
+    private function composition(Exam $exam, User $user, Recipe $recipe, Syllabus $syllabus): Composition
+    {
+        $supplies = $this->bank->supplies($exam, $user, $recipe->filters, $syllabus);
+        $byTop = $weights = [];
+        foreach ($syllabus->chosen($recipe->filters->topics) as $top => $topics) {
+            $supply = Supply::together(array_values(array_intersect_key($supplies, array_flip($topics))));
+            $byTop[] = $supply;
+            $weights[] = match ($recipe->spread) {
+                Spread::Blueprint => $syllabus->get($top)->weight ?? '1',
+                Spread::Available => $supply->total,
+                Spread::Even => 1,
+            };
+        }
+
+        return Composition::of($recipe->count, $byTop, $weights);
+    }
+
+    /** @param  list<int>  $questions */
+    private function save(Exam $exam, User $user, Recipe $recipe, Seed $seed, array $questions, string $title): Test
+    {
+        $saved = SavedRecipe::query()->create([
+            'user_id' => $user->id,
+            'exam_id' => $exam->id,
+            'version' => Recipe::VERSION,
+            'choices' => $recipe->toArray(),
+        ]);
+        $versions = DB::table('questions')
+            ->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
+            ->whereIn('questions.id', $questions)
+            ->get(['questions.id', 'questions.version_id', 'question_versions.marks'])
+            ->keyBy('id');
+        $items = [];
+        foreach ($questions as $position => $question) {
+            $version =
+                $versions[$question] ??
+                throw Refusal::conflict('bank_changed', 'The bank has just changed. Build the test again.');
+            $items[] = [
+                'position' => $position,
+                'question_id' => $question,
+                'version_id' => (int) $version->version_id,
+                'marks' => (string) $version->marks,
+                'penalty' => '0',
+                'section' => null,
+            ];
+        }
+        $limit = $recipe->minutes ?? self::minutesFor($exam, count($questions));
+
+        return Test::holding(
+            [
+                'user_id' => $user->id,
+                'exam_id' => $exam->id,
+                'recipe_id' => $saved->id,
+                'title' => $title,
+                'mode' => $recipe->mode->value,
+                'seed' => $seed->value,
+            ],
+            $items,
+            $recipe->mode === Mode::Timed ? $limit : null,
+        );
+    }
+
     /** @param  array<int, list<int>>  $chosen */
     private function title(Syllabus $syllabus, array $chosen, int $questions): string
     {
-        $names = array_map(fn (int $top, array $ids): string => count($ids) === 1 ? $syllabus->get($ids[0])->name : $syllabus->get($top)->name, array_keys($chosen), $chosen);
+        $names = array_map(
+            fn (int $top, array $ids): string => $syllabus->get(count($ids) === 1 ? $ids[0] : $top)->name,
+            array_keys($chosen),
+            $chosen,
+        );
         $about = implode(', ', $names);
         if (count($names) > self::NAMED) {
-            $about = count($names) === $syllabus->tops()->count() ? 'all topics' : count($names).' topics';
+            $about = count($names) === count($syllabus->tops()) ? 'all topics' : count($names).' topics';
         }
 
         return ($questions === 1 ? '1 question' : "{$questions} questions").": {$about}";

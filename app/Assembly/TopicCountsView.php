@@ -13,9 +13,15 @@ final readonly class TopicCountsView
     public function __construct(
         #[OA\Property] public string $code,
         #[OA\Property] public string $name,
-        #[OA\Property(description: 'Percentage of the exam, for topics of the blueprint.', nullable: true)] public ?string $weight,
+        #[
+            OA\Property(description: 'Percentage of the exam, for topics of the blueprint.', nullable: true),
+        ]
+        public ?string $weight,
         #[OA\Property(ref: CountsView::class)] public CountsView $counts,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: '#/components/schemas/TopicCounts'))] public array $subtopics,
+        #[
+            OA\Property(type: 'array', items: new OA\Items(ref: '#/components/schemas/TopicCounts')),
+        ]
+        public array $subtopics,
     ) {
     }
 }

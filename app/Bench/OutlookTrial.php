@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use Uplandia\Core\Assembly\Allocation;
-use Uplandia\Core\Calibration\Answers;
-use Uplandia\Core\Calibration\Calibration;
-use Uplandia\Core\Calibration\Model;
+use Uplandia\Core\Cohort\Calibration;
+use Uplandia\Core\Cohort\Model;
+use Uplandia\Core\Cohort\Patterns;
 use Uplandia\Core\Cohort\SimulatedItem;
 use Uplandia\Core\Cohort\SimulatedPerson;
 use Uplandia\Core\Cohort\Simulator;
-use Uplandia\Core\Mastery\AbilityEstimator;
-use Uplandia\Core\Mastery\Item;
-use Uplandia\Core\Mastery\Mastery;
-use Uplandia\Core\Mastery\PassOutlook;
-use Uplandia\Core\Mastery\Prior;
-use Uplandia\Core\Mastery\Response;
+use Uplandia\Core\Progress\AbilityEstimator;
+use Uplandia\Core\Progress\Item;
+use Uplandia\Core\Progress\Mastery;
+use Uplandia\Core\Progress\PassOutlook;
+use Uplandia\Core\Progress\Prior;
+use Uplandia\Core\Progress\Response;
 
 /**
  * Is the pass outlook calibrated? The trial of computation.md, section 8: a bank of 280 questions over 8 topics is
@@ -38,11 +38,16 @@ final readonly class OutlookTrial
     private const BANDS = 10;
 
     /**
-     * @param  list<array{from: float, n: int, predicted: float, observed: float}>  $bands  ten of predicted chance, those with people
+     * @param  list<array{from: float, n: int, predicted: float, observed: float}>  $bands  ten of predicted chance,
+     *   those with people
      * @param  float  $skill  Brier skill against always predicting the base rate
      */
-    private function __construct(public array $bands, public float $baseRate, public float $brier, public float $skill)
-    {
+    private function __construct(
+        public array $bands,
+        public float $baseRate,
+        public float $brier,
+        public float $skill,
+    ) {
     }
 
     public static function run(int $people, string $seed = 'outlook trial'): self
@@ -54,13 +59,29 @@ final readonly class OutlookTrial
         foreach ($bank as $i => $question) {
             $byTopic[$question->topic][] = $i;
         }
-        $exam = Allocation::of(self::EXAM, array_map(count(...), $byTopic), array_map(count(...), $byTopic))->counts;
+        $byTopic = array_values($byTopic);
+        $sizes = array_map(count(...), $byTopic);
+        $exam = Allocation::of(self::EXAM, $sizes, $sizes)->counts;
         $estimator = new AbilityEstimator($prior);
         $outlooks = $passes = [];
         for ($i = 0; $i < $people; $i++) {
             $person = $simulator->person(self::TOPICS);
-            $outlooks[] = self::outlook($simulator, $estimator, $person, $bank, $items, $byTopic, $exam);
-            $passes[] = self::passes($simulator, $person, $bank, $byTopic, $exam);
+            $outlooks[] = self::outlook(
+                simulator: $simulator,
+                estimator: $estimator,
+                person: $person,
+                bank: $bank,
+                items: $items,
+                byTopic: $byTopic,
+                exam: $exam,
+            );
+            $passes[] = self::passes(
+                simulator: $simulator,
+                person: $person,
+                bank: $bank,
+                byTopic: $byTopic,
+                exam: $exam,
+            );
         }
 
         return self::summed($outlooks, $passes);
@@ -71,7 +92,12 @@ final readonly class OutlookTrial
     {
         $bank = [];
         for ($i = 0; $i < self::QUESTIONS; $i++) {
-            $bank[] = $simulator->item($i, $i % self::TOPICS, [-1.0, 0.0, 0.0, 1.0][intdiv($i, self::TOPICS) % 4], $i % 4 === 3 ? 0.0 : 0.25);
+            $bank[] = $simulator->item(
+                $i,
+                $i % self::TOPICS,
+                [-1.0, 0.0, 0.0, 1.0][intdiv($i, self::TOPICS) % 4],
+                $i % 4 === 3 ? 0.0 : 0.25,
+            );
         }
 
         return $bank;
@@ -90,13 +116,18 @@ final readonly class OutlookTrial
             $person = $simulator->person(self::TOPICS);
             $pattern = [];
             foreach ($bank as $j => $question) {
-                if ($simulator->chance->happens(.6)) {
-                    $pattern[$j] = $simulator->chance->happens($simulator->probability($person, $question)) ? 1.0 : 0.0;
+                if ($simulator->chance->happens(0.6)) {
+                    $pattern[$j] = $simulator->chance->happens($simulator->probability($person, $question))
+                        ? 1.0
+                        : 0.0;
                 }
             }
             $people[] = $pattern;
         }
-        $found = (new Calibration(Model::Rasch, 41, 1e-3, 60))->of(Answers::ofPeople($people, count($bank)), array_map(fn (SimulatedItem $item): float => $item->c, $bank));
+        $found = (new Calibration(model: Model::Rasch, nodes: 41, tolerance: 1e-3, mostRounds: 60))->of(
+            Patterns::ofPeople($people, count($bank)),
+            array_map(fn (SimulatedItem $item): float => $item->c, $bank),
+        );
 
         return [
             array_map(fn (int $j): Item => new Item(-$found->items[$j]->d, $bank[$j]->c), array_keys($bank)),
@@ -110,18 +141,37 @@ final readonly class OutlookTrial
      * @param  list<list<int>>  $byTopic
      * @param  list<int>  $exam
      */
-    private static function outlook(Simulator $simulator, AbilityEstimator $estimator, SimulatedPerson $person, array $bank, array $items, array $byTopic, array $exam): float
-    {
+    private static function outlook(
+        Simulator $simulator,
+        AbilityEstimator $estimator,
+        SimulatedPerson $person,
+        array $bank,
+        array $items,
+        array $byTopic,
+        array $exam,
+    ): float {
         $responses = [];
         $asked = array_slice($simulator->chance->shuffled(array_keys($bank)), 0, $simulator->chance->between(40, 160));
         foreach ($asked as $j) {
             $right = $simulator->chance->happens($simulator->probability($person, $bank[$j]));
-            $responses[] = new Response($bank[$j]->topic, $items[$j]->b, $items[$j]->c, $right ? 1.0 : 0.0);
+            $responses[] = new Response(
+                topic: $bank[$j]->topic,
+                b: $items[$j]->b,
+                c: $items[$j]->c,
+                x: $right ? 1.0 : 0.0,
+            );
         }
         $ability = $estimator->estimate($responses, self::TOPICS);
-        $mastery = array_map(fn (int $t): Mastery => Mastery::of($ability, $t, array_map(fn (int $j): Item => $items[$j], $byTopic[$t])), range(0, self::TOPICS - 1));
+        $mastery = array_map(
+            fn (int $t): Mastery => Mastery::of(
+                $ability,
+                $t,
+                array_map(fn (int $j): Item => $items[$j], $byTopic[$t]),
+            ),
+            range(0, self::TOPICS - 1),
+        );
 
-        return PassOutlook::of($ability, $exam, self::NEEDED, $mastery)->chance;
+        return PassOutlook::of(ability: $ability, questions: $exam, needed: self::NEEDED, mastery: $mastery)->chance;
     }
 
     /**
@@ -129,8 +179,13 @@ final readonly class OutlookTrial
      * @param  list<list<int>>  $byTopic
      * @param  list<int>  $exam
      */
-    private static function passes(Simulator $simulator, SimulatedPerson $person, array $bank, array $byTopic, array $exam): bool
-    {
+    private static function passes(
+        Simulator $simulator,
+        SimulatedPerson $person,
+        array $bank,
+        array $byTopic,
+        array $exam,
+    ): bool {
         $right = 0;
         foreach ($exam as $t => $n) {
             foreach (array_slice($simulator->chance->shuffled($byTopic[$t]), 0, $n) as $j) {
@@ -160,10 +215,15 @@ final readonly class OutlookTrial
         $base = array_sum($observed) / $people;
         $bands = [];
         foreach (array_filter($n) as $band => $size) {
-            $bands[] = ['from' => $band / self::BANDS, 'n' => $size, 'predicted' => $predicted[$band] / $size, 'observed' => $observed[$band] / $size];
+            $bands[] = [
+                'from' => $band / self::BANDS,
+                'n' => $size,
+                'predicted' => $predicted[$band] / $size,
+                'observed' => $observed[$band] / $size,
+            ];
         }
         $brier /= $people;
 
-        return new self($bands, $base, $brier, 1 - $brier / ($base * (1 - $base)));
+        return new self(bands: $bands, baseRate: $base, brier: $brier, skill: 1 - $brier / ($base * (1 - $base)));
     }
 }

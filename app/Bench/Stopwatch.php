@@ -21,8 +21,11 @@ final class Stopwatch
         $loop = self::best($bare, self::RUNS);
 
         return [
-            sprintf('%.1f ms', $taken), sprintf('≤ %s ms', number_format($wantedMs)), $taken <= $wantedMs ? 'yes' : 'NO',
-            sprintf('%.1f', $taken / max($loop, 1e-6)), sprintf('%.0f MB', memory_get_peak_usage(true) / 1048576),
+            sprintf('%.1f ms', $taken),
+            sprintf('≤ %s ms', number_format($wantedMs)),
+            $taken <= $wantedMs ? 'yes' : 'NO',
+            sprintf('%.1f', $taken / max($loop, 1e-6)),
+            sprintf('%.0f MB', memory_get_peak_usage(true) / 1048576),
         ];
     }
 

@@ -14,9 +14,18 @@ final class HandbookController
     #[Get('/api/exams/{exam}/handbook', 'List handbook sections', returns: HandbookView::class)]
     public function index(Exam $exam): JsonResponse
     {
-        $sections = HandbookSection::query()->where('exam_id', $exam->id)->orderBy('position')->get(['code', 'chapter', 'title']);
+        $sections = HandbookSection::query()
+            ->where('exam_id', $exam->id)
+            ->orderBy('position')
+            ->get(['code', 'chapter', 'title']);
 
-        return new JsonResponse(new HandbookView($exam->slug, $exam->name, $sections->map(SectionLinkView::of(...))->values()->all()));
+        return new JsonResponse(
+            new HandbookView(
+                $exam->slug,
+                $exam->name,
+                array_map(SectionLinkView::of(...), array_values($sections->all())),
+            ),
+        );
     }
 
     #[Get('/api/exams/{exam}/tables', 'Read the reference tables', returns: ReferenceTablesView::class)]
@@ -24,7 +33,14 @@ final class HandbookController
     {
         $tables = ReferenceTable::query()->where('exam_id', $exam->id)->orderBy('position')->get();
 
-        return new JsonResponse(new ReferenceTablesView($tables->map(fn (ReferenceTable $table) => new ReferenceTableView($table->code, $table->title, $table->body))->values()->all()));
+        return new JsonResponse(
+            new ReferenceTablesView(
+                array_map(
+                    fn (ReferenceTable $table) => new ReferenceTableView($table->code, $table->title, $table->body),
+                    array_values($tables->all()),
+                ),
+            ),
+        );
     }
 
     #[Get('/api/exams/{exam}/handbook/{section}', 'Read a handbook section', returns: SectionView::class)]
@@ -35,9 +51,15 @@ final class HandbookController
         $before = (clone $sections)->where('position', '<', $found->position)->orderByDesc('position')->first();
         $after = (clone $sections)->where('position', '>', $found->position)->orderBy('position')->first();
 
-        return new JsonResponse(new SectionView(
-            $found->code, $found->chapter, $found->title, $found->body,
-            $before instanceof HandbookSection ? SectionLinkView::of($before) : null, $after instanceof HandbookSection ? SectionLinkView::of($after) : null,
-        ));
+        return new JsonResponse(
+            new SectionView(
+                code: $found->code,
+                chapter: $found->chapter,
+                title: $found->title,
+                body: $found->body,
+                before: $before instanceof HandbookSection ? SectionLinkView::of($before) : null,
+                after: $after instanceof HandbookSection ? SectionLinkView::of($after) : null,
+            ),
+        );
     }
 }

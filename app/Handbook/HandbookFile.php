@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Handbook;
 
 /**
- * Reads a chapter of a handbook: a Markdown file with `# Chapter` at its head and sections that begin `## code: Title`.
+ * Reads a chapter of a handbook: a Markdown file with `# Chapter` at its head and sections that begin `## code:
+ * Title`.
  *
  * @phpstan-type Section array{code: string, chapter: string, title: string, body: string}
  */

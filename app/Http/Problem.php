@@ -12,6 +12,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
+use Uplandia\Core\Refused;
 
 /** Answers an API request that failed with a sentence, and tells nothing of the inside. */
 final class Problem
@@ -20,17 +21,30 @@ final class Problem
     {
         [$status, $message, $reason] = match (true) {
             $error instanceof ValidationException => [422, $error->validator->errors()->first(), 'invalid'],
+            $error instanceof Refused => [422, $error->getMessage(), $error->reason],
             $error instanceof Refusal => [$error->status, $error->getMessage(), $error->reason],
             $error instanceof AuthenticationException => [401, 'Please sign in first.', 'signed_out'],
-            $error instanceof AuthorizationException => [$error->status() ?? 403, $error->status() === 404 ? 'There is nothing here.' : 'Your account may not do this.', 'forbidden'],
+            $error instanceof AuthorizationException => [
+                $error->status() ?? 403,
+                $error->status() === 404 ? 'There is nothing here.' : 'Your account may not do this.',
+                'forbidden',
+            ],
             $error instanceof ModelNotFoundException => [404, 'There is nothing here.', 'not_found'],
-            $error instanceof HttpExceptionInterface => [$error->getStatusCode(), self::sentence($error->getStatusCode()), $error->getStatusCode() === 419 ? 'stale_page' : null],
+            $error instanceof HttpExceptionInterface => [
+                $error->getStatusCode(),
+                self::sentence($error->getStatusCode()),
+                $error->getStatusCode() === 419 ? 'stale_page' : null,
+            ],
             default => [500, self::sentence(500), null],
         };
         $fields = $error instanceof ValidationException ? $error->errors() : [];
         $headers = $error instanceof HttpExceptionInterface ? $error->getHeaders() : [];
 
-        return new JsonResponse(new ProblemView($message, $reason, $fields === [] ? new \stdClass : $fields), $status, $headers);
+        return new JsonResponse(
+            new ProblemView($message, $reason, $fields === [] ? new \stdClass() : $fields),
+            $status,
+            $headers,
+        );
     }
 
     public static function sentence(int $status): string

@@ -14,7 +14,14 @@ namespace App\Media;
  */
 final readonly class Shelf
 {
-    public const TYPES = ['svg' => 'image/svg+xml', 'png' => 'image/png', 'jpg' => 'image/jpeg', 'mp3' => 'audio/mpeg', 'mp4' => 'video/mp4', 'webm' => 'video/webm'];
+    public const TYPES = [
+        'svg' => 'image/svg+xml',
+        'png' => 'image/png',
+        'jpg' => 'image/jpeg',
+        'mp3' => 'audio/mpeg',
+        'mp4' => 'video/mp4',
+        'webm' => 'video/webm',
+    ];
 
     /** `![alternative text](file.svg "written version")`. */
     private const MENTION = '/!\[([^\]]*)\]\(([\w.-]+?\.(?:svg|png|jpg|mp3|mp4|webm))(?:\s+"([^"]*)")?\)/u';
@@ -41,6 +48,12 @@ final readonly class Shelf
         $file = "{$folder}/pictures/regions.json";
 
         return new self($paths, is_file($file) ? (array) json_decode((string) file_get_contents($file), true) : []);
+    }
+
+    /** A shelf with nothing on it. */
+    public static function none(): self
+    {
+        return new self([], []);
     }
 
     /** @return array<string, string> path by the name under which the file is served */
@@ -74,10 +87,7 @@ final readonly class Shelf
     /**
      * The same value with every mention of a file in its texts turned into an address.
      *
-     * @template T
-     *
-     * @param  T  $value
-     * @return T
+     * @return ($value is array ? array<mixed> : mixed)
      */
     public function linked(mixed $value): mixed
     {
@@ -86,7 +96,13 @@ final readonly class Shelf
         }
 
         return is_string($value) && str_contains($value, '![')
-            ? preg_replace_callback(self::MENTION, fn (array $found): string => $this->has($found[2]) ? "![{$found[1]}]({$this->address($found[2])}".(isset($found[3]) ? " \"{$found[3]}\"" : '').')' : $found[0], $value)
+            ? preg_replace_callback(
+                self::MENTION,
+                fn (array $found): string => $this->has($found[2])
+                    ? "![{$found[1]}]({$this->address($found[2])}".(isset($found[3]) ? " \"{$found[3]}\"" : '').')'
+                    : $found[0],
+                $value,
+            )
             : $value;
     }
 
@@ -105,7 +121,10 @@ final readonly class Shelf
         }
         preg_match_all(self::MENTION, $value, $found, PREG_SET_ORDER);
 
-        return array_map(fn (array $one): array => ['file' => $one[2], 'alt' => trim($one[1]), 'written' => trim($one[3] ?? '')], $found);
+        return array_map(
+            fn (array $one): array => ['file' => $one[2], 'alt' => trim($one[1]), 'written' => trim($one[3] ?? '')],
+            $found,
+        );
     }
 
     /**
@@ -117,7 +136,9 @@ final readonly class Shelf
     {
         $drawing = $this->has($file) ? (string) file_get_contents($this->paths[$file]) : '';
 
-        return preg_match('/viewBox="0 0 ([\d.]+) ([\d.]+)"/', $drawing, $box) === 1 ? [(int) $box[1], (int) $box[2]] : null;
+        return preg_match('/viewBox="0 0 ([\d.]+) ([\d.]+)"/', $drawing, $box) === 1
+            ? [(int) $box[1], (int) $box[2]]
+            : null;
     }
 
     /** @return Region|null */
@@ -128,6 +149,8 @@ final readonly class Shelf
 
     private function servedAs(string $file): string
     {
-        return substr((string) hash_file('sha256', $this->paths[$file]), 0, 32).'.'.pathinfo($file, PATHINFO_EXTENSION);
+        return substr((string) hash_file('sha256', $this->paths[$file]), 0, 32).
+            '.'.
+            pathinfo($file, PATHINFO_EXTENSION);
     }
 }

@@ -5,6 +5,13 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Account\User;
+use App\Clock\SystemClock;
+use App\Question\Fts5Search;
+use App\Question\TextSearch;
+use App\Result\KeepsStandings;
+use App\Result\Settlement;
+use App\Revisit\Standings;
+use App\Sitting\Settles;
 use App\Sitting\Sitting;
 use App\Sitting\SittingPolicy;
 use Illuminate\Auth\Notifications\ResetPassword;
@@ -14,9 +21,18 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Psr\Clock\ClockInterface;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    /** @var array<class-string, class-string> rooms below ask; rooms above do */
+    public array $singletons = [
+        ClockInterface::class => SystemClock::class,
+        TextSearch::class => Fts5Search::class,
+        Settles::class => Settlement::class,
+        KeepsStandings::class => Standings::class,
+    ];
+
     public function boot(): void
     {
         // No lazy loading, no silently dropped attribute, no reading of a column that was not selected.
@@ -24,17 +40,30 @@ final class AppServiceProvider extends ServiceProvider
 
         Gate::policy(Sitting::class, SittingPolicy::class);
 
-        ResetPassword::createUrlUsing(fn (User $user, string $token): string => url('/new-password?'.http_build_query(['token' => $token, 'email' => $user->email])));
+        ResetPassword::createUrlUsing(
+            fn (User $user, string $token): string => url(
+                '/new-password?'.http_build_query(['token' => $token, 'email' => $user->email]),
+            ),
+        );
 
         RateLimiter::for('doors', function (Request $request): array {
             // Guessing is slowed for each account that is guessed at, and for each machine that guesses.
-            $guessed = $request->string('email')->lower()->value() ?: ($request->has('current_password') ? $request->user()?->getAuthIdentifier() : null);
+            $guessed =
+                $request->string('email')->lower()->value() ?:
+                ($request->has('current_password')
+                    ? $request->user()?->getAuthIdentifier()
+                    : null);
 
             return [
                 Limit::perMinute(60)->by('machine:'.$request->ip()),
-                ...($guessed ? [Limit::perMinute(10)->by("account:{$guessed}|{$request->ip()}")] : []),
+                ...$guessed ? [Limit::perMinute(10)->by("account:{$guessed}|{$request->ip()}")] : [],
             ];
         });
-        RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(600)->by((string) ($request->user()?->getAuthIdentifier() ?? $request->ip())));
+        RateLimiter::for(
+            'api',
+            fn (Request $request): Limit => Limit::perMinute(600)->by(
+                (string) ($request->user()?->getAuthIdentifier() ?? $request->ip()),
+            ),
+        );
     }
 }

@@ -7,6 +7,8 @@ namespace App\Question;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Uplandia\Core\Question\Difficulty;
+use Uplandia\Core\Question\Kind;
 
 /**
  * A question through all its versions.
@@ -15,14 +17,29 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $exam_id
  * @property int $topic_id
  * @property string $code
- * @property string $kind
- * @property string $difficulty
+ * @property Kind $kind of the present version, as are topic and difficulty
+ * @property Difficulty $difficulty
  * @property int|null $version_id the current version
  * @property-read Topic $topic
  */
 final class Question extends Model
 {
-    protected $fillable = ['exam_id', 'topic_id', 'unit_id', 'unit_place', 'code', 'kind', 'difficulty', 'version_id', 'retired_at'];
+    protected $fillable = [
+        'exam_id',
+        'topic_id',
+        'unit_id',
+        'unit_place',
+        'code',
+        'kind',
+        'difficulty',
+        'version_id',
+        'retired_at',
+    ];
+
+    protected function casts(): array
+    {
+        return ['kind' => Kind::class, 'difficulty' => Difficulty::class];
+    }
 
     /** @return BelongsTo<Topic, $this> */
     public function topic(): BelongsTo

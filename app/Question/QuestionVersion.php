@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use LogicException;
 use Uplandia\Core\Question\Definition;
+use Uplandia\Core\Question\Difficulty;
 use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Question\Question as CoreQuestion;
 
@@ -18,16 +19,32 @@ use Uplandia\Core\Question\Question as CoreQuestion;
  * @property int $question_id
  * @property int|null $unit_version_id
  * @property int $number
+ * @property int $topic_id
+ * @property Kind $kind
+ * @property Difficulty $difficulty
+ * @property array<string, string> $tags
  * @property string $marks
- * @property array<string, mixed> $shown
- * @property array<string, mixed> $answer
+ * @property array<string, mixed> $shown what a candidate may see
+ * @property array<string, mixed> $withheld keys, reasons, evidence
  * @property-read Question $question
  */
 final class QuestionVersion extends Model
 {
     public $timestamps = false;
 
-    protected $fillable = ['question_id', 'unit_version_id', 'number', 'marks', 'shown', 'answer', 'created_at'];
+    protected $fillable = [
+        'question_id',
+        'unit_version_id',
+        'number',
+        'topic_id',
+        'kind',
+        'difficulty',
+        'tags',
+        'marks',
+        'shown',
+        'withheld',
+        'created_at',
+    ];
 
     protected static function booted(): void
     {
@@ -40,14 +57,20 @@ final class QuestionVersion extends Model
         return $this->belongsTo(Question::class);
     }
 
-    /** The question as the core marks it. Needs `shown`, `answer` and the question's kind. */
+    /** The question as the core marks it. */
     public function forMarking(): CoreQuestion
     {
-        return Definition::question(Kind::from($this->question->kind), $this->shown, $this->answer);
+        return Definition::question($this->kind, $this->shown, $this->withheld);
     }
 
     protected function casts(): array
     {
-        return ['shown' => 'array', 'answer' => 'array'];
+        return [
+            'kind' => Kind::class,
+            'difficulty' => Difficulty::class,
+            'tags' => 'array',
+            'shown' => 'array',
+            'withheld' => 'array',
+        ];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sitting;
 
 use OpenApi\Attributes as OA;
+use Uplandia\Core\Assembly\Mode;
 
 /** What a candidate should know before a sitting, and where it stands. */
 #[OA\Schema(schema: 'Briefing')]
@@ -15,14 +16,20 @@ final readonly class BriefingView
         #[OA\Property] public string $id,
         #[OA\Property] public string $exam,
         #[OA\Property] public string $title,
-        #[OA\Property(enum: ['tutor', 'timed', 'untimed'])] public string $mode,
-        #[OA\Property(enum: ['not_started', 'open', 'handed_in'])] public string $status,
+        #[OA\Property(enum: Mode::class)] public Mode $mode,
+        #[OA\Property(enum: Stage::class)] public Stage $status,
         #[OA\Property] public int $questions,
         #[OA\Property] public int $answered,
         #[OA\Property(description: 'Exact, as a decimal.')] public string $marks,
         #[OA\Property(description: 'With extra time.', nullable: true)] public ?int $limitMs,
+        #[OA\Property(description: 'Of the limit, meant for reading.')] public int $readingMs,
         #[OA\Property] public string $extraTime,
         #[OA\Property(description: 'By the pace plan, without reserve.', nullable: true)] public ?int $msPerMark,
+        #[OA\Property(description: 'A pause stops the clock.')] public bool $pausable,
+        #[
+            OA\Property(description: 'How many breaks may be taken; a break does not stop the clock.'),
+        ]
+        public int $breaks,
         #[OA\Property(type: 'array', items: new OA\Items(ref: SectionBriefView::class))] public array $sections,
     ) {
     }

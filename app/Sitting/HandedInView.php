@@ -11,7 +11,14 @@ final readonly class HandedInView
 {
     public function __construct(
         #[OA\Property] public string $sitting,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'), description: 'Event id: why it does not count.')] public object $refused,
+        #[
+            OA\Property(
+                type: 'object',
+                additionalProperties: new OA\AdditionalProperties(type: 'string'),
+                description: 'Event id: why it does not count.',
+            ),
+        ]
+        public object $refused,
     ) {
     }
 }

@@ -7,10 +7,16 @@ namespace App\Sitting;
 use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'OpenSitting', required: ['tab'], properties: [
-    new OA\Property(property: 'tab', type: 'string'),
-    new OA\Property(property: 'take', type: 'boolean', description: 'Take the pen from another tab.'),
-])]
+#[
+    OA\Schema(
+        schema: 'OpenSitting',
+        required: ['tab'],
+        properties: [
+            new OA\Property(property: 'tab', type: 'string'),
+            new OA\Property(property: 'take', type: 'boolean', description: 'Take the pen from another tab.'),
+        ],
+    ),
+]
 final class OpenRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */

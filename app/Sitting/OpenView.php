@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
+use App\Question\QuestionView;
+use App\Question\UnitView;
 use OpenApi\Attributes as OA;
 
 /** All that a page needs to run a sitting, also while the network is away. */

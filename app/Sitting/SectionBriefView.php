@@ -14,7 +14,13 @@ final readonly class SectionBriefView
         #[OA\Property] public string $name,
         #[OA\Property] public int $questions,
         #[OA\Property(description: 'For each question, exact as a decimal.')] public string $marks,
-        #[OA\Property(description: 'Share of the marks that a wrong answer costs, such as 1/3; null: none.', nullable: true)] public ?string $penalty,
+        #[
+            OA\Property(
+                description: 'Share of the marks that a wrong answer costs, such as 1/3; null: none.',
+                nullable: true,
+            ),
+        ]
+        public ?string $penalty,
     ) {
     }
 }

@@ -9,8 +9,8 @@ use App\Assembly\Test;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Uplandia\Core\Sitting\Item;
-use Uplandia\Core\Sitting\Mode;
+use Illuminate\Support\Str;
+use Uplandia\Core\Assembly\Seed;
 use Uplandia\Core\Sitting\Terms;
 
 /**
@@ -20,8 +20,9 @@ use Uplandia\Core\Sitting\Terms;
  * @property int $user_id
  * @property int $exam_id
  * @property string $test_id
- * @property string $status not_started, open or handed_in
- * @property string $extra_time
+ * @property Stage $status
+ * @property array<string, mixed>|null $terms frozen at its start
+ * @property string $secret
  * @property string|null $pen the tab that may write
  * @property int|null $started_ms
  * @property int|null $contact_ms
@@ -33,13 +34,49 @@ use Uplandia\Core\Sitting\Terms;
  * @property int $answered
  * @property string|null $marks
  * @property string|null $possible
+ * @property float|null $share
+ * @property bool $counts
  * @property-read Test $test
+ * @property-read User $user
  */
 final class Sitting extends Model
 {
     use HasUlids;
 
-    protected $fillable = ['user_id', 'exam_id', 'test_id', 'status', 'extra_time', 'pen', 'started_ms', 'contact_ms', 'deadline_ms', 'ended_ms', 'active_ms', 'by_clock', 'questions', 'answered', 'marks', 'possible'];
+    protected $fillable = [
+        'user_id',
+        'exam_id',
+        'test_id',
+        'status',
+        'terms',
+        'secret',
+        'pen',
+        'started_ms',
+        'contact_ms',
+        'deadline_ms',
+        'ended_ms',
+        'active_ms',
+        'by_clock',
+        'questions',
+        'answered',
+        'marks',
+        'possible',
+        'share',
+        'counts',
+    ];
+
+    /** A sitting of a test that has not begun. */
+    public static function ready(Test $test, User $user): self
+    {
+        return self::query()->create([
+            'user_id' => $user->id,
+            'exam_id' => $test->exam_id,
+            'test_id' => $test->id,
+            'questions' => $test->questions,
+            'status' => Stage::NotStarted,
+            'secret' => Str::random(32),
+        ]);
+    }
 
     /** @return BelongsTo<Test, $this> */
     public function test(): BelongsTo
@@ -55,20 +92,41 @@ final class Sitting extends Model
 
     public function isHandedIn(): bool
     {
-        return $this->status === 'handed_in';
+        return $this->status === Stage::HandedIn;
     }
 
-    /** The rules it is sat under, extra time included. Needs the test. */
+    public function hasBegun(): bool
+    {
+        return $this->terms !== null;
+    }
+
+    /**
+     * The rules it runs under. Before its start, those it would have if it began now; that needs test, exam and user.
+     */
     public function terms(): Terms
     {
-        $series = $this->test->series ?? [];
-        $items = array_map(fn (int $position): Item => new Item(0, $series[$position] ?? null), range(0, $this->questions - 1));
+        return $this->terms === null ? TestTerms::of($this->test, $this->user) : Terms::fromArray($this->terms);
+    }
 
-        return (new Terms(Mode::from($this->test->mode), $items, $this->test->limit_ms))->withExtraTime($this->extra_time);
+    /** The chance that its orders are shuffled with. */
+    public function seed(): Seed
+    {
+        return new Seed($this->secret);
     }
 
     protected function casts(): array
     {
-        return ['by_clock' => 'boolean', 'started_ms' => 'integer', 'contact_ms' => 'integer', 'deadline_ms' => 'integer', 'ended_ms' => 'integer', 'active_ms' => 'integer'];
+        return [
+            'status' => Stage::class,
+            'terms' => 'array',
+            'by_clock' => 'boolean',
+            'counts' => 'boolean',
+            'share' => 'float',
+            'started_ms' => 'integer',
+            'contact_ms' => 'integer',
+            'deadline_ms' => 'integer',
+            'ended_ms' => 'integer',
+            'active_ms' => 'integer',
+        ];
     }
 }

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Sitting;
 
 use OpenApi\Attributes as OA;
-use Uplandia\Core\Sitting\QuestionState;
+use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Sitting\State;
+use Uplandia\Core\Sitting\Status;
 
 /** Where a sitting stands. Moments are Unix milliseconds of the server's clock, durations milliseconds. */
 #[OA\Schema(schema: 'SittingState')]
@@ -14,16 +15,31 @@ final readonly class StateView
 {
     /** @param  list<QuestionStateView>  $questions */
     public function __construct(
-        #[OA\Property(enum: ['not_started', 'active', 'paused', 'on_break', 'handed_in'])] public string $status,
+        #[OA\Property(enum: Status::class)] public Status $status,
         #[OA\Property] public int $now,
         #[OA\Property(nullable: true)] public ?int $deadline,
         #[OA\Property(nullable: true)] public ?int $remainingMs,
         #[OA\Property] public int $activeMs,
         #[OA\Property(nullable: true)] public ?int $current,
         #[OA\Property] public int $answered,
+        #[OA\Property] public int $breaksLeft,
         #[OA\Property] public int $lastSeq,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: QuestionStateView::class), description: 'Those that were asked for or have changed.')] public array $questions,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string'), description: 'Event id: why it does not count.')] public object $refused,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(ref: QuestionStateView::class),
+                description: 'Those that were asked for or have changed.',
+            ),
+        ]
+        public array $questions,
+        #[
+            OA\Property(
+                type: 'object',
+                additionalProperties: new OA\AdditionalProperties(type: 'string'),
+                description: 'Event id: why it does not count.',
+            ),
+        ]
+        public object $refused,
     ) {
     }
 
@@ -32,20 +48,34 @@ final readonly class StateView
      * @param  array<int, string>  $outcomes  by position, only those this sitting may see
      * @param  array<string, string>  $refused
      */
-    public static function of(State $state, int $now, int $lastSeq, ?array $positions, array $outcomes, array $refused = []): self
-    {
+    public static function of(
+        State $state,
+        int $now,
+        int $lastSeq,
+        ?array $positions,
+        array $outcomes,
+        array $refused = [],
+    ): self {
         $questions = [];
         foreach ($positions ?? array_keys($state->questions) as $position) {
             if (isset($state->questions[$position])) {
-                $questions[] = self::question($position, $state->questions[$position], $outcomes[$position] ?? null);
+                $outcome = isset($outcomes[$position]) ? Outcome::from($outcomes[$position]) : null;
+                $questions[] = QuestionStateView::of($position, $state->questions[$position], $outcome);
             }
         }
 
-        return new self($state->status->value, $now, $state->deadline, $state->remainingMs, $state->activeMs, $state->current, $state->answered(), $lastSeq, $questions, (object) $refused);
-    }
-
-    private static function question(int $position, QuestionState $question, ?string $outcome): QuestionStateView
-    {
-        return new QuestionStateView($position, $question->response === null ? null : (object) $question->response, $question->flagged, $question->struck, $question->sureness?->value, $question->seen, $question->checked, $question->locked, $question->checked ? $outcome : null);
+        return new self(
+            status: $state->status,
+            now: $now,
+            deadline: $state->deadline,
+            remainingMs: $state->remainingMs,
+            activeMs: $state->activeMs,
+            current: $state->current,
+            answered: $state->answered(),
+            breaksLeft: $state->breaksLeft,
+            lastSeq: $lastSeq,
+            questions: $questions,
+            refused: (object) $refused,
+        );
     }
 }

@@ -9,9 +9,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'ExamLink')]
 final readonly class ExamLinkView
 {
-    public function __construct(
-        #[OA\Property] public string $slug,
-        #[OA\Property] public string $name,
-    ) {
+    public function __construct(#[OA\Property] public string $slug, #[OA\Property] public string $name)
+    {
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Today;
 
 use OpenApi\Attributes as OA;
+use Uplandia\Core\Assembly\Mode;
 
 #[OA\Schema(schema: 'PastSitting')]
 final readonly class PastSittingView
@@ -12,7 +13,7 @@ final readonly class PastSittingView
     public function __construct(
         #[OA\Property] public string $id,
         #[OA\Property] public string $title,
-        #[OA\Property(enum: ['tutor', 'timed', 'untimed'])] public string $mode,
+        #[OA\Property(enum: Mode::class)] public Mode $mode,
         #[OA\Property] public int $endedAt,
         #[OA\Property] public int $questions,
         #[OA\Property] public int $answered,

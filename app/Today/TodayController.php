@@ -9,12 +9,13 @@ use App\Assembly\Bank;
 use App\Assembly\CountsView;
 use App\Http\Contract\Get;
 use App\Question\Exam;
+use App\Sitting\Closing;
 use App\Sitting\Sitting;
-use App\Sitting\Sittings;
+use App\Sitting\Stage;
 use Brick\Math\BigRational;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
-use Uplandia\Core\Scoring\Shown;
+use Uplandia\Core\Shown;
 
 final class TodayController
 {
@@ -22,7 +23,7 @@ final class TodayController
 
     private const OPEN = 20;
 
-    public function __construct(private readonly Sittings $sittings)
+    public function __construct(private readonly Closing $closing, private readonly Bank $bank)
     {
     }
 
@@ -35,26 +36,46 @@ final class TodayController
     #[Get('/api/exams/{exam}/today', 'What about today', returns: TodayView::class)]
     public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
-        $this->sittings->settleOverdue($user);
-        $bank = new Bank($exam, $user);
+        $this->closing->settleOverdue($user);
         $met = [];
-        foreach ($bank->met() as $counts) {
+        foreach ($this->bank->met($exam, $user) as $counts) {
             foreach ($counts as $outcome => $n) {
                 $met[$outcome] = ($met[$outcome] ?? 0) + $n;
             }
         }
         $sittings = fn () => Sitting::query()->with('test')->where('user_id', $user->id)->where('exam_id', $exam->id);
 
-        return new JsonResponse(new TodayView(
-            $exam->slug, $exam->name, $exam->summary, $this->links(), CountsView::of(array_sum($bank->all()), $met),
-            $sittings()->whereIn('status', ['not_started', 'open'])->latest('updated_at')->limit(self::OPEN)->get()->map($this->open(...))->values()->all(),
-            $sittings()->where('status', 'handed_in')->latest('ended_ms')->limit(self::RESULTS)->get()->map($this->past(...))->values()->all(),
-        ));
+        $open = $sittings()
+            ->whereIn('status', [Stage::NotStarted, Stage::Open])
+            ->latest('updated_at')
+            ->limit(self::OPEN)
+            ->get();
+        $past = $sittings()->where('status', Stage::HandedIn)->latest('ended_ms')->limit(self::RESULTS)->get();
+
+        return new JsonResponse(
+            new TodayView(
+                exam: $exam->slug,
+                examName: $exam->name,
+                summary: $exam->summary,
+                exams: $this->links(),
+                counts: CountsView::of(array_sum($this->bank->all($exam)), $met),
+                open: array_map($this->open(...), array_values($open->all())),
+                past: array_map($this->past(...), array_values($past->all())),
+            ),
+        );
     }
 
     private function open(Sitting $sitting): OpenSittingView
     {
-        return new OpenSittingView($sitting->id, $sitting->test->title, $sitting->test->mode, $sitting->status === 'open', $sitting->questions, $sitting->answered, $sitting->contact_ms);
+        return new OpenSittingView(
+            id: $sitting->id,
+            title: $sitting->test->title,
+            mode: $sitting->test->mode,
+            begun: $sitting->status === Stage::Open,
+            questions: $sitting->questions,
+            answered: $sitting->answered,
+            touchedAt: $sitting->contact_ms,
+        );
     }
 
     private function past(Sitting $sitting): PastSittingView
@@ -63,14 +84,24 @@ final class TodayController
         $possible = BigRational::of((string) $sitting->possible);
 
         return new PastSittingView(
-            $sitting->id, $sitting->test->title, $sitting->test->mode, (int) $sitting->ended_ms, $sitting->questions, $sitting->answered,
-            Shown::decimal($marks), Shown::decimal($possible), $possible->getSign() === 0 ? null : Shown::percent($marks->dividedBy($possible)),
+            id: $sitting->id,
+            title: $sitting->test->title,
+            mode: $sitting->test->mode,
+            endedAt: (int) $sitting->ended_ms,
+            questions: $sitting->questions,
+            answered: $sitting->answered,
+            marks: Shown::decimal($marks),
+            possible: Shown::decimal($possible),
+            shareOfAll: $possible->getSign() === 0 ? null : Shown::percent($marks->dividedBy($possible)),
         );
     }
 
     /** @return list<ExamLinkView> */
     private function links(): array
     {
-        return Exam::query()->orderBy('position')->get()->map(fn (Exam $exam) => new ExamLinkView($exam->slug, $exam->name))->values()->all();
+        return array_map(
+            fn (Exam $exam) => new ExamLinkView($exam->slug, $exam->name),
+            array_values(Exam::query()->orderBy('position')->get()->all()),
+        );
     }
 }

@@ -22,8 +22,22 @@ final readonly class TodayView
         #[OA\Property] public string $summary,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ExamLinkView::class))] public array $exams,
         #[OA\Property(ref: CountsView::class)] public CountsView $counts,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: OpenSittingView::class), description: 'Sittings that have not been handed in, latest first.')] public array $open,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PastSittingView::class), description: 'The latest ten results.')] public array $past,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(ref: OpenSittingView::class),
+                description: 'Sittings that have not been handed in, latest first.',
+            ),
+        ]
+        public array $open,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(ref: PastSittingView::class),
+                description: 'The latest ten results.',
+            ),
+        ]
+        public array $past,
     ) {
     }
 }

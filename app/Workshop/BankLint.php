@@ -29,7 +29,8 @@ final class BankLint
 
     /**
      * @param  string  $folder  with exam.yaml and questions/*.yaml
-     * @return array{faults: list<string>, counts: array<string, array<string, int>>} counts by kind, topic and difficulty
+     * @return array{faults: list<string>, counts: array<string, array<array-key, int>>} counts by kind, topic and
+     *   difficulty
      */
     public function of(string $folder): array
     {
@@ -49,13 +50,25 @@ final class BankLint
         if ($faults === [] && isset($read)) {
             $texts = $this->texts($folder, $items);
             $faults = [
-                ...$this->blueprintFaults($read->sheet, $questions), ...$this->handbookFaults($read->handbook, $questions), ...$this->repeated($questions), ...$this->giveaways($questions),
-                ...Units::faults($items), ...Units::gapFaults($questions), ...Numbers::faults($questions), ...Papers::faults($read),
-                ...Texts::mediaFaults($read->shelf, $texts), ...Texts::formulaFaults($texts),
+                ...$this->blueprintFaults($read->sheet, $questions),
+                ...$this->handbookFaults($read->handbook, $questions),
+                ...$this->repeated($questions),
+                ...$this->giveaways($questions),
+                ...Units::faults($items),
+                ...Units::gapFaults($questions),
+                ...Numbers::faults($questions),
+                ...Papers::faults($read),
+                ...Texts::mediaFaults($read->shelf, $texts),
+                ...Texts::formulaFaults($texts),
             ];
         }
 
-        return ['faults' => $faults, 'counts' => $this->counts($questions) + ['unit' => array_count_values(array_map(strval(...), array_column($items, 'unit')))]];
+        return [
+            'faults' => $faults,
+            'counts' => $this->counts($questions) + [
+                'unit' => array_count_values(array_map(strval(...), array_column($items, 'unit'))),
+            ],
+        ];
     }
 
     /**
@@ -65,7 +78,9 @@ final class BankLint
     private function texts(string $folder, array $items): array
     {
         $texts = array_column($items, null, 'id');
-        foreach ([...HandbookFile::folder("{$folder}/handbook"), ...HandbookFile::folder("{$folder}/tables")] as $page) {
+        foreach (
+            [...HandbookFile::folder("{$folder}/handbook"), ...HandbookFile::folder("{$folder}/tables")] as $page
+        ) {
             $texts[$page['code']] = $page['body'];
         }
 
@@ -76,12 +91,15 @@ final class BankLint
     private function schemaFaults(string $file): array
     {
         $schema = (string) file_get_contents(database_path('demo/question.schema.json'));
-        $result = (new Validator)->setMaxErrors(20)->setStopAtFirstError(false)->validate(json_decode((string) json_encode(Yaml::parseFile($file))), $schema);
+        $result = (new Validator())
+            ->setMaxErrors(20)
+            ->setStopAtFirstError(false)
+            ->validate(json_decode((string) json_encode(Yaml::parseFile($file))), $schema);
         if ($result->error() === null) {
             return [];
         }
         $faults = [];
-        foreach ((new ErrorFormatter)->format($result->error()) as $place => $messages) {
+        foreach ((new ErrorFormatter())->format($result->error()) as $place => $messages) {
             $faults[] = basename($file)."{$place}: ".implode(' ', $messages);
         }
 
@@ -96,8 +114,14 @@ final class BankLint
     private function blueprintFaults(array $sheet, array $questions): array
     {
         $weight = array_sum(array_map(fn (array $topic): float => (float) $topic['weight'], (array) $sheet['topics']));
-        $faults = abs($weight - 100) < 1e-9 ? [] : ["exam.yaml: the weights of the topics add up to {$weight}, not to 100."];
-        $known = array_merge(...array_map(fn (array $topic): array => array_column($topic['subtopics'], 'code'), (array) $sheet['topics']));
+        $faults =
+            abs($weight - 100) < 1e-9 ? [] : ["exam.yaml: the weights of the topics add up to {$weight}, not to 100."];
+        $known = array_merge(
+            ...array_map(
+                fn (array $topic): array => array_column($topic['subtopics'], 'code'),
+                (array) $sheet['topics'],
+            ),
+        );
         foreach ($questions as $question) {
             if (! in_array($question['subtopic'], $known, true)) {
                 $faults[] = "{$question['id']}: there is no subtopic \"{$question['subtopic']}\".";
@@ -124,7 +148,9 @@ final class BankLint
             }
         }
         $known = array_column($sections, 'code');
-        foreach (array_diff(array_unique(array_merge([], ...array_column($questions, 'references'))), $known) as $dead) {
+        foreach (
+            array_diff(array_unique(array_merge([], ...array_column($questions, 'references'))), $known) as $dead
+        ) {
             $faults[] = "References name the handbook section \"{$dead}\", which does not exist.";
         }
 
@@ -143,7 +169,12 @@ final class BankLint
                 $faults[] = "{$id}: {$n} questions have this id.";
             }
         }
-        $words = array_map(fn (array $question): array => array_flip(preg_split('/\W+/u', mb_strtolower((string) $question['stem']), -1, PREG_SPLIT_NO_EMPTY) ?: []), $questions);
+        $words = array_map(
+            fn (array $question): array => array_flip(
+                preg_split('/\W+/u', mb_strtolower((string) $question['stem']), -1, PREG_SPLIT_NO_EMPTY) ?: [],
+            ),
+            $questions,
+        );
         foreach ($words as $i => $mine) {
             for ($j = $i + 1; $j < count($words); $j++) {
                 $shared = count(array_intersect_key($mine, $words[$j]));
@@ -179,18 +210,29 @@ final class BankLint
                 continue;
             }
             $singles++;
-            $key = (int) array_search(true, array_map(fn (array $option): bool => ($option['key'] ?? false) === true, $options), true);
+            $key = (int) array_search(
+                true,
+                array_map(fn (array $option): bool => ($option['key'] ?? false) === true, $options),
+                true,
+            );
             $places[min($key, 3)]++;
             $lengths = array_map(fn (array $option): int => mb_strlen((string) $option['text']), $options);
-            $ties = array_keys($lengths, max($lengths), true);
+            $ties = array_keys($lengths, max([0, ...$lengths]), true);
             $longest += in_array($key, $ties, true) ? 1 / count($ties) : 0;
         }
         if ($singles > 0 && $longest / $singles >= self::LONGEST_BELOW) {
-            $faults[] = sprintf('Always choosing the longest option scores %.1f %%; it must stay below 35 %%.', 100 * $longest / $singles);
+            $faults[] = sprintf(
+                'Always choosing the longest option scores %.1f %%; it must stay below 35 %%.',
+                (100 * $longest) / $singles,
+            );
         }
         foreach ($places as $place => $n) {
             if ($singles >= 20 && ($n / $singles < self::PLACE_SHARE[0] || $n / $singles > self::PLACE_SHARE[1])) {
-                $faults[] = sprintf('The key stands in place %s in %.1f %% of the single-answer questions.', 'ABCD'[$place], 100 * $n / $singles);
+                $faults[] = sprintf(
+                    'The key stands in place %s in %.1f %% of the single-answer questions.',
+                    'ABCD'[$place],
+                    (100 * $n) / $singles,
+                );
             }
         }
 
@@ -199,7 +241,7 @@ final class BankLint
 
     /**
      * @param  list<array<mixed>>  $questions
-     * @return array<string, array<string, int>>
+     * @return array<string, array<array-key, int>>
      */
     private function counts(array $questions): array
     {

@@ -8,8 +8,10 @@ use App\Handbook\HandbookSection;
 use App\Handbook\ReferenceTable;
 use App\Media\MediaStore;
 use App\Question\Exam;
+use App\Question\TextSearch;
 use App\Question\Topic;
 use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
 
 /**
  * Takes an exam's folder of text files into the bank. Loading again adds versions only where something changed.
@@ -21,8 +23,11 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class BankLoader
 {
-    public function __construct(private MediaStore $media)
-    {
+    public function __construct(
+        private MediaStore $media,
+        private TextSearch $search,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -33,14 +38,19 @@ final readonly class BankLoader
      */
     public function load(string $folder): array
     {
-        $read = ExamFolder::read($folder);
+        $read = ExamFolder::read($folder, $this->names(...));
 
         return DB::transaction(function () use ($read): array {
             $exam = $this->exam($read->sheet);
             $this->media->keep($exam, $read->shelf);
             $this->pages(HandbookSection::class, $exam, $read->handbook);
-            $this->pages(ReferenceTable::class, $exam, array_map(fn (array $table): array => array_diff_key($table, ['chapter' => 0]), $read->tables));
+            $this->pages(
+                ReferenceTable::class,
+                $exam,
+                array_map(fn (array $table): array => array_diff_key($table, ['chapter' => 0]), $read->tables),
+            );
             $changed = $this->questions($exam, $read->entries, $this->units($exam, $read->units));
+            $this->retireAllBut($exam, array_column($read->entries, 'code'));
             $this->papers($exam, $read->papers);
 
             return ['questions' => count($read->entries), 'changed' => $changed];
@@ -50,14 +60,20 @@ final readonly class BankLoader
     /** @param  Sheet  $sheet */
     private function exam(array $sheet): Exam
     {
-        $exam = Exam::query()->updateOrCreate(['slug' => $sheet['slug']], [
-            'name' => $sheet['name'], 'summary' => $sheet['summary'], 'rules' => $sheet['rules'], 'position' => $sheet['position'] ?? 0,
-        ]);
+        $exam = Exam::query()->updateOrCreate(
+            ['slug' => $sheet['slug']],
+            [
+                'name' => $sheet['name'],
+                'summary' => $sheet['summary'],
+                'rules' => $sheet['rules'],
+                'position' => $sheet['position'] ?? 0,
+            ],
+        );
         $position = 0;
         foreach ($sheet['topics'] as $topic) {
-            $top = $this->topic($exam, null, $topic, $position++);
+            $top = $this->topic(exam: $exam, parent: null, topic: $topic, position: $position++);
             foreach ($topic['subtopics'] as $subtopic) {
-                $this->topic($exam, $top->id, $subtopic, $position++);
+                $this->topic(exam: $exam, parent: $top->id, topic: $subtopic, position: $position++);
             }
         }
 
@@ -67,7 +83,15 @@ final readonly class BankLoader
     /** @param  array{code: string, name: string, weight?: string}  $topic */
     private function topic(Exam $exam, ?int $parent, array $topic, int $position): Topic
     {
-        return Topic::query()->updateOrCreate(['exam_id' => $exam->id, 'code' => $topic['code']], ['parent_id' => $parent, 'name' => $topic['name'], 'weight' => $topic['weight'] ?? null, 'position' => $position]);
+        return Topic::query()->updateOrCreate(
+            ['exam_id' => $exam->id, 'code' => $topic['code']],
+            [
+                'parent_id' => $parent,
+                'name' => $topic['name'],
+                'weight' => $topic['weight'] ?? null,
+                'position' => $position,
+            ],
+        );
     }
 
     /**
@@ -77,7 +101,11 @@ final readonly class BankLoader
     private function pages(string $model, Exam $exam, array $pages): void
     {
         foreach ($pages as $position => $page) {
-            $model::query()->updateOrCreate(['exam_id' => $exam->id, 'code' => $page['code']], $page + ['position' => $position]);
+            $model::query()
+                ->updateOrCreate(
+                    ['exam_id' => $exam->id, 'code' => $page['code']],
+                    $page + ['position' => $position],
+                );
         }
         $model::query()->where('exam_id', $exam->id)->whereNotIn('code', array_column($pages, 'code'))->delete();
     }
@@ -88,20 +116,61 @@ final readonly class BankLoader
      */
     private function units(Exam $exam, array $units): array
     {
-        $current = DB::table('units')->leftJoin('unit_versions', 'unit_versions.id', '=', 'units.version_id')->where('exam_id', $exam->id)->get(['units.id', 'code', 'units.version_id', 'number', 'shown'])->keyBy('code');
+        $current = DB::table('units')
+            ->leftJoin('unit_versions', 'unit_versions.id', '=', 'units.version_id')
+            ->where('exam_id', $exam->id)
+            ->get(['units.id', 'code', 'units.version_id', 'number', 'shown'])
+            ->keyBy('code');
         $kept = [];
         foreach ($units as $unit) {
             $before = $current[$unit['code']] ?? null;
-            $id = $before === null ? DB::table('units')->insertGetId(['exam_id' => $exam->id, 'code' => $unit['code'], 'kind' => $unit['kind']]) : (int) $before->id;
+            $id =
+                $before === null
+                    ? DB::table('units')->insertGetId([
+                        'exam_id' => $exam->id,
+                        'code' => $unit['code'],
+                        'kind' => $unit['kind'],
+                    ])
+                    : (int) $before->id;
             $version = (int) ($before->version_id ?? 0);
-            if ($before?->shown !== $shown = self::json($unit['shown'])) {
-                $version = DB::table('unit_versions')->insertGetId(['unit_id' => $id, 'number' => 1 + (int) ($before->number ?? 0), 'shown' => $shown, 'created_at' => now()]);
+            if ($before?->shown !== ($shown = self::json($unit['shown']))) {
+                $version = DB::table('unit_versions')->insertGetId([
+                    'unit_id' => $id,
+                    'number' => 1 + (int) ($before->number ?? 0),
+                    'shown' => $shown,
+                    'created_at' => $this->clock->now(),
+                ]);
             }
-            DB::table('units')->where('id', $id)->update(['kind' => $unit['kind'], 'version_id' => $version]);
+            DB::table('units')
+                ->where('id', $id)
+                ->update(['kind' => $unit['kind'], 'version_id' => $version]);
             $kept[$unit['code']] = (object) ['id' => $id, 'version_id' => $version];
         }
 
         return $kept;
+    }
+
+    /**
+     * Names of the parts that an exam's questions have now.
+     *
+     * @return array<string, PartNames> by code
+     */
+    private function names(string $slug): array
+    {
+        return DB::table('questions')
+            ->join('exams', 'exams.id', '=', 'questions.exam_id')
+            ->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
+            ->where('exams.slug', $slug)
+            ->get(['code', 'shown', 'withheld'])
+            ->mapWithKeys(
+                fn (object $row): array => [
+                    (string) $row->code => PartNames::after(
+                        (array) json_decode((string) $row->shown, true),
+                        (array) json_decode((string) $row->withheld, true),
+                    ),
+                ],
+            )
+            ->all();
     }
 
     /**
@@ -111,44 +180,159 @@ final readonly class BankLoader
      */
     private function questions(Exam $exam, array $entries, array $units): int
     {
-        $topics = Topic::query()->where('exam_id', $exam->id)->pluck('id', 'code');
-        $current = DB::table('questions')->leftJoin('question_versions', 'question_versions.id', '=', 'questions.version_id')->where('exam_id', $exam->id)
-            ->get(['questions.id', 'code', 'topic_id', 'number', 'marks', 'shown', 'answer', 'unit_version_id'])->keyBy('code');
+        $topics = Topic::query()->where('exam_id', $exam->id)->get()->keyBy('code');
+        $current = DB::table('questions')
+            ->leftJoin('question_versions', 'question_versions.id', '=', 'questions.version_id')
+            ->where('exam_id', $exam->id)
+            ->get([
+                'questions.id',
+                'code',
+                'number',
+                'question_versions.topic_id',
+                'question_versions.kind',
+                'question_versions.difficulty',
+                'tags',
+                'marks',
+                'shown',
+                'withheld',
+                'unit_version_id',
+                'retired_at',
+                'unit_place',
+            ])
+            ->keyBy('code');
         $changed = 0;
         foreach ($entries as $entry) {
-            $topic = $topics[$entry['topic']] ?? throw InvalidBank::with(["{$entry['code']}: there is no subtopic \"{$entry['topic']}\"."]);
+            $topic =
+                $topics[$entry['topic']] ??
+                throw InvalidBank::with(["{$entry['code']}: there is no subtopic \"{$entry['topic']}\"."]);
             $unit = $units[$entry['unit'] ?? ''] ?? null;
             $before = $current[$entry['code']] ?? null;
-            $id = $this->question($exam, (int) $topic, $unit?->id, $entry, $before?->id);
-            if ($before !== null && (int) $before->topic_id !== (int) $topic) {
-                // Standings repeat the topic so that pools are counted from one index.
-                DB::table('standings')->where('question_id', $id)->update(['topic_id' => $topic]);
-            }
-            $version = ['marks' => $entry['marks'], 'shown' => self::json($entry['shown']), 'answer' => self::json($entry['answer']), 'unit_version_id' => $unit?->version_id];
-            if ($before !== null && array_intersect_key((array) $before, $version) == $version) {
+            $version = [
+                'topic_id' => $topic->id,
+                'kind' => $entry['kind'],
+                'difficulty' => $entry['difficulty'],
+                'tags' => self::json($entry['tags']),
+                'marks' => $entry['marks'],
+                'shown' => self::json($entry['shown']),
+                'withheld' => self::json($entry['withheld']),
+                'unit_version_id' => $unit?->version_id,
+            ];
+            $same = $before !== null && array_intersect_key((array) $before, $version) == $version;
+            if ($same && $before->retired_at === null && (int) $before->unit_place === $entry['place']) {
                 continue;
             }
-            $version = DB::table('question_versions')->insertGetId($version + ['question_id' => $id, 'number' => 1 + (int) ($before->number ?? 0), 'created_at' => now()]);
-            DB::table('questions')->where('id', $id)->update(['version_id' => $version]);
-            $changed++;
+            $id = $this->question(
+                exam: $exam,
+                topic: $topic,
+                unit: $unit?->id,
+                entry: $entry,
+                id: $before === null ? null : (int) $before->id,
+            );
+            if (! $same) {
+                $this->addVersion($id, 1 + (int) ($before->number ?? 0), $version);
+                $changed++;
+            }
         }
 
         return $changed;
     }
 
-    /** @param  Entry  $entry */
-    private function question(Exam $exam, int $topic, ?int $unit, array $entry, ?int $id): int
+    /** @param  array<string, mixed>  $version */
+    private function addVersion(int $question, int $number, array $version): void
     {
-        $row = ['topic_id' => $topic, 'unit_id' => $unit, 'unit_place' => $entry['place'], 'kind' => $entry['kind'], 'difficulty' => $entry['difficulty'], 'updated_at' => now()];
+        $id = DB::table('question_versions')->insertGetId(
+            $version + [
+                'question_id' => $question,
+                'number' => $number,
+                'created_at' => $this->clock->now(),
+            ],
+        );
+        DB::table('questions')
+            ->where('id', $question)
+            ->update(['version_id' => $id]);
+    }
+
+    /** @param  Entry  $entry */
+    private function question(Exam $exam, Topic $topic, ?int $unit, array $entry, ?int $id): int
+    {
+        $row = [
+            'topic_id' => $topic->id,
+            'unit_id' => $unit,
+            'unit_place' => $entry['place'],
+            'kind' => $entry['kind'],
+            'difficulty' => $entry['difficulty'],
+            'retired_at' => null,
+            'updated_at' => $this->clock->now(),
+        ];
         if ($id === null) {
-            $id = DB::table('questions')->insertGetId($row + ['exam_id' => $exam->id, 'code' => $entry['code'], 'created_at' => now()]);
+            $id = DB::table('questions')->insertGetId(
+                $row + [
+                    'exam_id' => $exam->id,
+                    'code' => $entry['code'],
+                    'created_at' => $this->clock->now(),
+                ],
+            );
         } else {
             DB::table('questions')->where('id', $id)->update($row);
             DB::table('question_tags')->where('question_id', $id)->delete();
+            // Standings repeat the topic so that pools are counted from one index.
+            DB::table('standings')
+                ->where('question_id', $id)
+                ->where('topic_id', '!=', $topic->id)
+                ->update(['topic_id' => $topic->id]);
         }
-        DB::table('question_tags')->insert(array_map(fn (string $family, string $value): array => ['question_id' => $id, 'family' => $family, 'value' => $value], array_keys($entry['tags']), $entry['tags']));
+        DB::table('question_tags')->insert(
+            array_map(
+                fn (string $family, string $value): array => [
+                    'question_id' => $id,
+                    'family' => $family,
+                    'value' => $value,
+                ],
+                array_keys($entry['tags']),
+                $entry['tags'],
+            ),
+        );
+        $this->search->keep($id, SearchableText::of($entry, $topic->name, $this->unitTexts($unit)));
 
         return $id;
+    }
+
+    /** @return array<mixed> what the unit of a question shows */
+    private function unitTexts(?int $unit): array
+    {
+        $shown = DB::table('units')
+            ->join('unit_versions', 'unit_versions.id', '=', 'units.version_id')
+            ->where('units.id', $unit)
+            ->value('shown');
+
+        return is_string($shown) ? (array) json_decode($shown, true) : [];
+    }
+
+    /**
+     * What has left the folder is asked no more; sittings that hold it keep it.
+     *
+     * @param  list<string>  $codes
+     */
+    private function retireAllBut(Exam $exam, array $codes): void
+    {
+        $gone = DB::table('questions')
+            ->where('exam_id', $exam->id)
+            ->whereNull('retired_at')
+            ->pluck('id', 'code')
+            ->diffKeys(array_flip($codes));
+        foreach ($gone as $id) {
+            DB::table('questions')
+                ->where('id', $id)
+                ->update(['retired_at' => $this->clock->now()]);
+            $this->search->forget((int) $id);
+        }
+        DB::table('units')
+            ->where('exam_id', $exam->id)
+            ->update([
+                'questions' => DB::raw(
+                    '(select count(*) from questions where questions.unit_id = units.id and questions.retired_at is null)',
+                ),
+            ]);
     }
 
     /** @param  list<PaperSheet>  $papers */
@@ -156,13 +340,23 @@ final readonly class BankLoader
     {
         $ids = DB::table('questions')->where('exam_id', $exam->id)->pluck('id', 'code');
         foreach ($papers as $paper) {
-            DB::table('papers')->updateOrInsert(['exam_id' => $exam->id, 'code' => $paper['code']], ['title' => $paper['title']]);
+            DB::table('papers')->updateOrInsert(
+                ['exam_id' => $exam->id, 'code' => $paper['code']],
+                ['title' => $paper['title']],
+            );
             $id = DB::table('papers')->where('exam_id', $exam->id)->where('code', $paper['code'])->value('id');
             $rows = [];
             foreach ($paper['sections'] as $section => $codes) {
                 foreach ($codes as $code) {
-                    $question = $ids[$code] ?? throw InvalidBank::with(["papers/{$paper['code']}.yaml: there is no question \"{$code}\"."]);
-                    $rows[] = ['paper_id' => $id, 'position' => count($rows), 'section' => (string) $section, 'question_id' => $question];
+                    $question =
+                        $ids[$code] ??
+                        throw InvalidBank::with(["papers/{$paper['code']}.yaml: there is no question \"{$code}\"."]);
+                    $rows[] = [
+                        'paper_id' => $id,
+                        'position' => count($rows),
+                        'section' => (string) $section,
+                        'question_id' => $question,
+                    ];
                 }
             }
             // A test made from the paper keeps its own list, so the paper itself may be written anew.

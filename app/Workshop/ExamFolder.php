@@ -6,6 +6,7 @@ namespace App\Workshop;
 
 use App\Handbook\HandbookFile;
 use App\Media\Shelf;
+use Closure;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
 
@@ -16,7 +17,12 @@ use Symfony\Component\Yaml\Yaml;
  * @phpstan-import-type UnitEntry from QuestionFile
  * @phpstan-import-type Section from HandbookFile
  *
- * @phpstan-type Sheet array{slug: string, name: string, summary: string, position?: int, rules: array<string, mixed>, topics: list<array{code: string, name: string, weight: string, subtopics: list<array{code: string, name: string}>}>}
+ * @phpstan-type Sheet array{
+ *     slug: string, name: string, summary: string, position?: int, rules: array<string, mixed>,
+ *     topics: list<array{
+ *         code: string, name: string, weight: string, subtopics: list<array{code: string, name: string}>
+ *     }>
+ * }
  * @phpstan-type PaperSheet array{code: string, title: string, sections: array<string, list<string>>}
  */
 final readonly class ExamFolder
@@ -29,26 +35,41 @@ final readonly class ExamFolder
      * @param  list<Section>  $tables
      * @param  list<PaperSheet>  $papers
      */
-    private function __construct(public array $sheet, public array $entries, public array $units, public array $handbook, public array $tables, public array $papers, public Shelf $shelf)
-    {
+    private function __construct(
+        public array $sheet,
+        public array $entries,
+        public array $units,
+        public array $handbook,
+        public array $tables,
+        public array $papers,
+        public Shelf $shelf,
+    ) {
     }
 
-    /** @throws InvalidBank with every fault found */
-    public static function read(string $folder): self
+    /**
+     * @param  (Closure(string): array<string, PartNames>)|null  $names  given the exam's slug, names of the parts that
+     *   its
+     *                                                                   questions have, by code; null: all are new
+     *
+     * @throws InvalidBank with every fault found
+     */
+    public static function read(string $folder, ?Closure $names = null): self
     {
         $shelf = Shelf::of($folder);
         $entries = $units = $faults = [];
+        $sheet = self::yaml("{$folder}/exam.yaml", $faults);
+        $slug = is_string($sheet['slug'] ?? null) ? $sheet['slug'] : '';
+        $known = $names === null ? [] : $names($slug);
         foreach (glob("{$folder}/questions/*.yaml") ?: [] as $path) {
             try {
-                $file = QuestionFile::read($path, $shelf);
+                $file = QuestionFile::read($path, $shelf, $known);
                 array_push($entries, ...$file->entries);
                 array_push($units, ...$file->units);
             } catch (InvalidBank $invalid) {
                 $faults[] = $invalid->getMessage();
             }
         }
-        $sheet = self::yaml("{$folder}/exam.yaml", $faults);
-        if (! is_string($sheet['slug'] ?? null) || ! is_array($sheet['topics'] ?? null)) {
+        if ($slug === '' || ! is_array($sheet['topics'] ?? null)) {
             $faults[] = 'exam.yaml: an exam needs a slug and topics.';
         }
         $papers = [];
@@ -58,9 +79,27 @@ final readonly class ExamFolder
         if ($faults !== []) {
             throw InvalidBank::with($faults);
         }
-        $linked = fn (string $part): array => $shelf->linked(HandbookFile::folder("{$folder}/{$part}"));
 
-        return new self($sheet, $entries, $units, $linked('handbook'), $linked('tables'), $papers, $shelf);
+        /** @var Sheet $sheet */
+        /** @var list<PaperSheet> $papers */
+        return new self(
+            sheet: $sheet,
+            entries: $entries,
+            units: $units,
+            handbook: self::pages($folder, 'handbook', $shelf),
+            tables: self::pages($folder, 'tables', $shelf),
+            papers: $papers,
+            shelf: $shelf,
+        );
+    }
+
+    /** @return list<Section> */
+    private static function pages(string $folder, string $part, Shelf $shelf): array
+    {
+        /** @var list<Section> $pages */
+        $pages = $shelf->linked(HandbookFile::folder("{$folder}/{$part}"));
+
+        return $pages;
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Media\Shelf;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
 use Uplandia\Core\Question\InvalidQuestion;
+use Uplandia\Core\Question\UnitKind;
 
 /**
  * Reads question files (docs/question-format.md) into what is stored. A list item is a question, or a unit that holds
@@ -19,8 +20,6 @@ use Uplandia\Core\Question\InvalidQuestion;
  */
 final readonly class QuestionFile
 {
-    private const UNITS = ['case', 'passage', 'series'];
-
     /**
      * @param  list<Entry>  $entries
      * @param  list<UnitEntry>  $units
@@ -29,8 +28,12 @@ final readonly class QuestionFile
     {
     }
 
-    /** @throws InvalidBank with every fault of the file */
-    public static function read(string $file, Shelf $shelf): self
+    /**
+     * @param  array<string, PartNames>  $names  of the parts that questions have, by code
+     *
+     * @throws InvalidBank with every fault of the file
+     */
+    public static function read(string $file, Shelf $shelf, array $names = []): self
     {
         try {
             $items = Yaml::parseFile($file);
@@ -49,7 +52,13 @@ final readonly class QuestionFile
             }
             foreach (self::questions($item) as $place => $question) {
                 try {
-                    $entries[] = QuestionEntry::of($question, $shelf, isset($item['unit']) ? (string) $item['id'] : null, $place);
+                    $entries[] = QuestionEntry::of(
+                        question: $question,
+                        shelf: $shelf,
+                        names: $names[$question['id'] ?? ''] ?? null,
+                        unit: isset($item['unit']) ? (string) $item['id'] : null,
+                        place: $place,
+                    );
                 } catch (InvalidQuestion $error) {
                     $faults[] = basename($file).', '.self::name($question).": {$error->getMessage()}";
                 }
@@ -73,8 +82,13 @@ final readonly class QuestionFile
         if (! isset($item['unit'])) {
             return [$item];
         }
-        $questions = array_values(array_map(fn (mixed $question): array => is_array($question) ? $question : [], (array) ($item['questions'] ?? [])));
-        if ($item['unit'] !== 'series') {
+        $questions = array_values(
+            array_map(
+                fn (mixed $question): array => is_array($question) ? $question : [],
+                (array) ($item['questions'] ?? []),
+            ),
+        );
+        if ($item['unit'] !== UnitKind::Series->value) {
             return $questions;
         }
 
@@ -82,7 +96,9 @@ final readonly class QuestionFile
             $options = [];
             foreach ((array) ($item['options'] ?? []) as $id => $text) {
                 // Options that several statements share keep their places.
-                $options[] = ['text' => $text, 'why' => $question['why'][$id] ?? null, 'pinned' => true] + ($id === ($question['key'] ?? null) ? ['key' => true] : []);
+                $options[] =
+                    ['text' => $text, 'why' => $question['why'][$id] ?? null, 'pinned' => true] +
+                    ($id === ($question['key'] ?? null) ? ['key' => true] : []);
             }
 
             return array_diff_key($question, ['key' => 0, 'why' => 0]) + ['options' => $options];
@@ -95,7 +111,11 @@ final readonly class QuestionFile
      */
     private static function unit(array $item, Shelf $shelf): array
     {
-        if (! is_string($item['id'] ?? null) || ! in_array($item['unit'], self::UNITS, true) || ! is_string($item['title'] ?? null)) {
+        if (
+            ! is_string($item['id'] ?? null) ||
+            UnitKind::tryFrom((string) $item['unit']) === null ||
+            ! is_string($item['title'] ?? null)
+        ) {
             throw InvalidQuestion::because('A unit needs an id, a title, and to be a case, a passage or a series.');
         }
         /** @var array<string, mixed> $shown */

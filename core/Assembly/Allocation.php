@@ -6,6 +6,7 @@ namespace Uplandia\Core\Assembly;
 
 use Brick\Math\BigInteger;
 use Brick\Math\BigRational;
+use Uplandia\Core\Exact;
 
 /**
  * How many questions each topic gives: largest remainder (Hamilton 1792), ties to the earlier topic, capped by what
@@ -33,13 +34,22 @@ final readonly class Allocation
     public static function of(int $n, array $weights, array $available): self
     {
         if ($n < 0 || count($weights) !== count($available)) {
-            throw InvalidRecipe::because('An allocation needs a number of questions that is not negative, and one availability for each weight.');
+            throw InvalidRecipe::because(
+                'An allocation needs a number of questions that is not negative, and one availability for each weight.',
+            );
         }
         $weights = self::wholeNumbers($weights);
         $counts = array_fill(0, count($weights), 0);
         $left = $n;
         while ($left > 0) {
-            $open = array_keys(array_filter($weights, static fn (BigInteger $weight, int $i): bool => $weight->getSign() > 0 && $counts[$i] < $available[$i], ARRAY_FILTER_USE_BOTH));
+            $open = array_keys(
+                array_filter(
+                    $weights,
+                    static fn (BigInteger $weight, int $i): bool => $weight->getSign() > 0 &&
+                        $counts[$i] < $available[$i],
+                    ARRAY_FILTER_USE_BOTH,
+                ),
+            );
             if ($open === []) {
                 break;
             }
@@ -68,7 +78,10 @@ final readonly class Allocation
             [$floor, $remainders[$i]] = $weights[$i]->multipliedBy($n)->quotientAndRemainder($sum);
             $shares[$i] = $floor->toInt();
         }
-        uksort($remainders, static fn (int $a, int $b): int => $remainders[$b]->compareTo($remainders[$a]) ?: $a <=> $b);
+        uksort(
+            $remainders,
+            static fn (int $a, int $b): int => $remainders[$b]->compareTo($remainders[$a]) ?: $a <=> $b,
+        );
         foreach (array_slice(array_keys($remainders), 0, $n - array_sum($shares)) as $i) {
             $shares[$i]++;
         }
@@ -84,15 +97,24 @@ final readonly class Allocation
      */
     private static function wholeNumbers(array $weights): array
     {
-        $exact = array_map(BigRational::of(...), $weights);
+        $exact = array_map(
+            static fn (int|string $weight): BigRational => Exact::parse($weight) ??
+                throw InvalidRecipe::because('A weight must be an exact number.', 'not_exact'),
+            $weights,
+        );
         $common = BigInteger::one();
         foreach ($exact as $weight) {
             if ($weight->getSign() < 0) {
                 throw InvalidRecipe::because('A weight cannot be negative.');
             }
-            $common = $common->multipliedBy($weight->getDenominator())->quotient($common->gcd($weight->getDenominator()));
+            $common = $common
+                ->multipliedBy($weight->getDenominator())
+                ->quotient($common->gcd($weight->getDenominator()));
         }
 
-        return array_map(static fn (BigRational $weight): BigInteger => $weight->multipliedBy($common)->toBigInteger(), $exact);
+        return array_map(
+            static fn (BigRational $weight): BigInteger => $weight->multipliedBy($common)->toBigInteger(),
+            $exact,
+        );
     }
 }

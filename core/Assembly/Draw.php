@@ -7,9 +7,9 @@ namespace Uplandia\Core\Assembly;
 use Random\Randomizer;
 
 /**
- * Draws units without replacement, uniformly: those never seen first, then the least recently seen, ties at random.
- * A unit is taken whole and only where it fits what is still wanted. The same seed and the same pool give the same
- * draw. Source: computation.md, section 3.
+ * Draws units without replacement, uniformly: those never seen first, then the least recently seen, ties at random. A
+ * unit is taken only where what follows can still make up the rest, so a count that can be made is made. The same seed
+ * and the same pool give the same draw. Source: computation.md, section 3.
  */
 final readonly class Draw
 {
@@ -21,23 +21,27 @@ final readonly class Draw
     }
 
     /**
-     * @param  list<Unit>  $pool  in an order that is always the same (by id, say)
+     * @param  list<int>  $sizes  of the units of a pool, in an order that is always the same (by id, say)
+     * @param  array<int, int>  $seen  place in the pool => Unix seconds of the latest time any of it was seen
      * @param  int  $n  questions wanted
-     * @return list<Unit> in the order drawn; fewer than n questions when the pool is too small or nothing fits
+     * @return list<int> places in the pool, in the order drawn; nothing when whole units cannot make exactly n
      */
-    public function take(array $pool, int $n): array
+    public function take(array $sizes, array $seen, int $n): array
     {
+        $left = Supply::ofSizes($sizes);
+        if (! $left->makes($n)) {
+            return [];
+        }
         $drawn = [];
-        $left = $n;
-        foreach ($this->byLastSeen($pool) as $tied) {
-            foreach ($this->shuffledLazily($tied) as $unit) {
-                if ($left === 0) {
-                    return $drawn;
-                }
-                if (count($unit->questions) <= $left) {
-                    $drawn[] = $unit;
-                    $left -= count($unit->questions);
-                }
+        foreach ($this->inOrder(count($sizes), $seen) as $place) {
+            if ($n === 0) {
+                break;
+            }
+            $size = $sizes[$place];
+            $left = $size === 1 && count($left->units) === 1 ? $left : $left->without($size);
+            if ($size <= $n && ((count($left->units) === 1 && isset($left->units[1])) || $left->makes($n - $size))) {
+                $drawn[] = $place;
+                $n -= $size;
             }
         }
 
@@ -45,50 +49,55 @@ final readonly class Draw
     }
 
     /**
-     * Groups seen at the same moment, never seen first, then the oldest. Moment and place are packed into one integer,
-     * since sorting integers is an order of magnitude faster than sorting objects or building 100,000 groups.
+     * Never seen first, then the oldest; those seen at the same moment shuffled.
      *
-     * @param  list<Unit>  $pool
-     * @return iterable<list<Unit>>
+     * Moment and place are packed into one integer, since sorting integers is an order of magnitude faster than
+     * sorting
+     * anything else.
+     *
+     * @param  array<int, int>  $seen
+     * @return iterable<int>
      */
-    private function byLastSeen(array $pool): iterable
+    private function inOrder(int $n, array $seen): iterable
     {
-        $tied = $seen = [];
-        foreach ($pool as $place => $unit) {
-            if ($unit->lastSeen === null) {
-                $tied[] = $unit;
-            } else {
-                $seen[] = $unit->lastSeen << self::PLACE_BITS | $place;
+        $new = [];
+        for ($place = 0; $place < $n; $place++) {
+            if (! isset($seen[$place])) {
+                $new[] = $place;
             }
         }
-        yield $tied;
-        sort($seen);
+        yield from $this->shuffledLazily($new);
+        $packed = [];
+        foreach ($seen as $place => $moment) {
+            $packed[] = ($moment << self::PLACE_BITS) | $place;
+        }
+        sort($packed);
         $tied = [];
         $moment = null;
-        foreach ($seen as $packed) {
-            if ($tied !== [] && $packed >> self::PLACE_BITS !== $moment) {
-                yield $tied;
+        foreach ($packed as $one) {
+            if ($tied !== [] && $one >> self::PLACE_BITS !== $moment) {
+                yield from $this->shuffledLazily($tied);
                 $tied = [];
             }
-            $moment = $packed >> self::PLACE_BITS;
-            $tied[] = $pool[$packed & (1 << self::PLACE_BITS) - 1];
+            $moment = $one >> self::PLACE_BITS;
+            $tied[] = $one & ((1 << self::PLACE_BITS) - 1);
         }
-        yield $tied;
+        yield from $this->shuffledLazily($tied);
     }
 
     /**
      * Fisher–Yates that only goes as far as it is read, so that drawing 200 of 100,000 costs 200 swaps.
      *
-     * @param  list<Unit>  $units
-     * @return iterable<Unit>
+     * @param  list<int>  $places
+     * @return iterable<int>
      */
-    private function shuffledLazily(array $units): iterable
+    private function shuffledLazily(array $places): iterable
     {
-        $last = count($units) - 1;
+        $last = count($places) - 1;
         for ($i = 0; $i <= $last; $i++) {
             $j = $this->chance->getInt($i, $last);
-            [$units[$i], $units[$j]] = [$units[$j], $units[$i]];
-            yield $units[$i];
+            [$places[$i], $places[$j]] = [$places[$j], $places[$i]];
+            yield $places[$i];
         }
     }
 }

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Uplandia\Core\Assembly;
 
+use Uplandia\Core\Refused;
+
 /** Choices from which no test can be made. */
-final class InvalidRecipe extends \InvalidArgumentException
+final class InvalidRecipe extends Refused
 {
-    public static function because(string $sentence): self
-    {
-        return new self($sentence);
-    }
 }

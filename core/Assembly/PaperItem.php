@@ -15,7 +15,13 @@ final readonly class PaperItem
      * @param  string|null  $unit  code of the unit it belongs to
      * @param  string|null  $unitKind  case, passage or series
      */
-    public function __construct(public string $question, public string $section, public int $topic, public Kind $kind, public ?string $unit = null, public ?string $unitKind = null)
-    {
+    public function __construct(
+        public string $question,
+        public string $section,
+        public int $topic,
+        public Kind $kind,
+        public ?string $unit = null,
+        public ?string $unitKind = null,
+    ) {
     }
 }

@@ -18,7 +18,8 @@ final readonly class Shortfall
     /**
      * @param  array<string, int>  $asked  topic => questions wanted of it
      * @param  array<string, int>  $available  topic => questions that pass every filter
-     * @param  array<string, array<string, int>>  $availableWithout  filter => topic => questions that pass all the other filters
+     * @param  array<string, array<string, int>>  $availableWithout  filter => topic => questions that pass all the
+     *   other filters
      * @return self|null null when nothing is short
      */
     public static function of(array $asked, array $available, array $availableWithout = []): ?self

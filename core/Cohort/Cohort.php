@@ -7,7 +7,8 @@ namespace Uplandia\Core\Cohort;
 use Uplandia\Core\Statistics\Sample;
 
 /**
- * All candidates of the same exam or test, for comparison: each once with the latest sitting of which at least 80 % was
+ * All candidates of the same exam or test, for comparison: each once with the latest sitting of which at least 80 %
+ * was
  * answered. Source: computation.md, section 10.
  */
 final readonly class Cohort
@@ -22,16 +23,19 @@ final readonly class Cohort
     {
     }
 
-    /** @param  iterable<Standing>  $standings */
+    /** @param  iterable<ComparedSitting>  $standings */
     public static function of(iterable $standings): self
     {
         $latest = [];
         foreach ($standings as $standing) {
-            if ($standing->answered >= self::ANSWERED_FROM && (! isset($latest[$standing->candidate]) || $standing->at >= $latest[$standing->candidate]->at)) {
+            if (
+                $standing->answered >= self::ANSWERED_FROM &&
+                (! isset($latest[$standing->candidate]) || $standing->at >= $latest[$standing->candidate]->at)
+            ) {
                 $latest[$standing->candidate] = $standing;
             }
         }
-        $scores = array_map(static fn (Standing $standing): float => $standing->score, array_values($latest));
+        $scores = array_map(static fn (ComparedSitting $standing): float => $standing->score, array_values($latest));
         sort($scores);
 
         return new self($scores);
@@ -64,7 +68,7 @@ final readonly class Cohort
 
     public function median(): ?float
     {
-        return Sample::quantile($this->scores, .5);
+        return Sample::quantile($this->scores, 0.5);
     }
 
     /**

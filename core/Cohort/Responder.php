@@ -50,8 +50,12 @@ final readonly class Responder
             $question instanceof Rows => ['rows' => $question->keys],
             $question instanceof Ordering => ['order' => self::names($question->places)],
             $question instanceof Number => self::number($question, (string) $question->key),
-            $question instanceof TypedGaps => ['gaps' => array_map(static fn ($gap): string => $gap->accepted[0], $question->gaps)],
-            $question instanceof Picture => ['points' => array_map($this->inside(...), $question->targets)],
+            $question instanceof TypedGaps => [
+                'gaps' => array_map(static fn ($gap): string => $gap->accepted[0], $question->gaps),
+            ],
+            $question instanceof Picture => [
+                'points' => array_map($this->inside(...), array_values($question->targets)),
+            ],
             default => ['text' => 'We stop, think, and go on together.'],
         };
     }
@@ -65,13 +69,20 @@ final readonly class Responder
     public function wrong(Question $question, array $slips = []): array
     {
         return match (true) {
-            $question instanceof Single => ['choice' => $this->one(array_diff(self::names($question->options), [$question->key]))],
+            $question instanceof Single => [
+                'choice' => $this->one(array_diff(self::names($question->options), [$question->key])),
+            ],
             $question instanceof Several => ['choices' => $this->severalBut($question)],
             $question instanceof Rows => ['rows' => $this->rowsBut($question)],
             $question instanceof Ordering => ['order' => $this->orderBut(self::names($question->places))],
-            $question instanceof Number => self::number($question, $slips === [] ? (string) $question->key->plus($question->tolerance)->multipliedBy(2)->plus(1) : $this->one($slips)),
+            $question instanceof Number => self::number(
+                $question,
+                $slips === []
+                    ? (string) $question->key->plus($question->tolerance)->multipliedBy(2)->plus(1)
+                    : $this->one($slips),
+            ),
             $question instanceof TypedGaps => ['gaps' => $this->gapsBut($question)],
-            $question instanceof Picture => ['points' => [$this->outside($question->targets)]],
+            $question instanceof Picture => ['points' => [$this->outside(array_values($question->targets))]],
             default => ['text' => 'Go on.'],
         };
     }
@@ -83,7 +94,10 @@ final readonly class Responder
      */
     public function rubricMarks(Written $question, bool $right): array
     {
-        return array_map(fn (BigRational $points): string => $right || $this->chance->happens(.4) ? (string) $points : '0', $question->rubric);
+        return array_map(
+            fn (BigRational $points): string => $right || $this->chance->happens(0.4) ? (string) $points : '0',
+            $question->rubric,
+        );
     }
 
     /** @return list<string> */
@@ -117,7 +131,7 @@ final readonly class Responder
      */
     private function orderBut(array $order): array
     {
-        if ($this->chance->happens(.4)) {
+        if ($this->chance->happens(0.4)) {
             $shuffled = $this->chance->shuffled($order);
             if ($shuffled !== $order) {
                 return $shuffled;
@@ -143,7 +157,10 @@ final readonly class Responder
     {
         [$from, $to] = $target->bounds();
         for ($i = 0; $i < self::TRIES; $i++) {
-            $point = new Point(round($from->x + ($to->x - $from->x) * $this->chance->uniform(), 4), round($from->y + ($to->y - $from->y) * $this->chance->uniform(), 4));
+            $point = new Point(
+                round($from->x + ($to->x - $from->x) * $this->chance->uniform(), 4),
+                round($from->y + ($to->y - $from->y) * $this->chance->uniform(), 4),
+            );
             if ($target->contains($point)) {
                 break;
             }

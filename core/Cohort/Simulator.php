@@ -6,6 +6,7 @@ namespace Uplandia\Core\Cohort;
 
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
+use Uplandia\Core\Question\Difficulty;
 use Uplandia\Core\Question\Question;
 use Uplandia\Core\Question\Single;
 use Uplandia\Core\Sitting\Sureness;
@@ -17,9 +18,6 @@ use Uplandia\Core\Sitting\Sureness;
  */
 final readonly class Simulator
 {
-    /** Difficulty that an author's word stands for (computation.md, section 8). */
-    public const LABELS = ['easy' => -1.0, 'moderate' => 0.0, 'hard' => 1.0];
-
     private const QUIT = 0.06;
 
     private const RUSH = 0.08;
@@ -40,28 +38,48 @@ final readonly class Simulator
      * @param  string|null  $key  for single answers
      * @param  list<string>  $distractors
      */
-    public function item(int $id, int $topic, float $label, float $c, ?string $key = null, array $distractors = []): SimulatedItem
-    {
+    public function item(
+        int $id,
+        int $topic,
+        float $label,
+        float $c,
+        ?string $key = null,
+        array $distractors = [],
+    ): SimulatedItem {
         $plausible = [];
         foreach ($distractors as $option) {
-            $plausible[$option] = $this->chance->lognormal(.8);
+            $plausible[$option] = $this->chance->lognormal(0.8);
         }
-        $b = $this->chance->normal($label, .4);
+        $b = $this->chance->normal($label, 0.4);
 
-        return new SimulatedItem($id, $topic, $b, $this->chance->lognormal(.2), $c, log(45) + .25 * $b + $this->chance->normal(0, .2), $key, $plausible);
+        return new SimulatedItem(
+            id: $id,
+            topic: $topic,
+            b: $b,
+            a: $this->chance->lognormal(0.2),
+            c: $c,
+            logSeconds: log(45) + 0.25 * $b + $this->chance->normal(0, 0.2),
+            key: $key,
+            distractors: $plausible,
+        );
     }
 
     /**
      * The item that a question of any kind is: only a choice among options can be right by luck.
-     *
-     * @param  string  $difficulty  easy, moderate or hard
      */
-    public function itemOf(int $id, int $topic, string $difficulty, Question $question): SimulatedItem
+    public function itemOf(int $id, int $topic, Difficulty $difficulty, Question $question): SimulatedItem
     {
         $options = $question instanceof Single ? array_map(strval(...), array_keys($question->options)) : [];
         $key = $question instanceof Single ? $question->key : null;
 
-        return $this->item($id, $topic, self::LABELS[$difficulty] ?? 0.0, $options === [] ? 0.0 : 1 / count($options), $key, array_values(array_diff($options, [$key])));
+        return $this->item(
+            id: $id,
+            topic: $topic,
+            label: $difficulty->b(),
+            c: $options === [] ? 0.0 : 1 / count($options),
+            key: $key,
+            distractors: array_values(array_diff($options, [$key])),
+        );
     }
 
     public function person(int $topics): SimulatedPerson
@@ -69,15 +87,15 @@ final readonly class Simulator
         $general = $this->chance->normal();
         $theta = [];
         for ($t = 0; $t < $topics; $t++) {
-            $theta[] = $general + $this->chance->normal(0, .5);
+            $theta[] = $general + $this->chance->normal(0, 0.5);
         }
 
         return new SimulatedPerson(
-            $theta,
-            $this->chance->normal(0, .25),
-            $this->chance->normal(.2, .6),
-            $this->chance->happens(self::QUIT) ? .3 + .5 * $this->chance->uniform() : 1.0,
-            $this->chance->happens(self::RUSH) ? .8 + .15 * $this->chance->uniform() : 1.0,
+            theta: $theta,
+            speed: $this->chance->normal(0, 0.25),
+            bias: $this->chance->normal(0.2, 0.6),
+            quitsAfter: $this->chance->happens(self::QUIT) ? 0.3 + 0.5 * $this->chance->uniform() : 1.0,
+            rushesAfter: $this->chance->happens(self::RUSH) ? 0.8 + 0.15 * $this->chance->uniform() : 1.0,
         );
     }
 
@@ -111,28 +129,50 @@ final readonly class Simulator
     {
         $probability = $this->probability($person, $item);
         $right = $this->chance->happens($probability);
-        $seconds = exp($item->logSeconds - $person->speed + $this->chance->normal(0, .3));
+        $seconds = exp($item->logSeconds - $person->speed + $this->chance->normal(0, 0.3));
         // A right answer feels a little surer than a wrong one.
-        $felt = log($probability / (1 - min($probability, 1 - 1e-9))) + $person->bias + ($right ? .5 : -.5) + $this->chance->normal(0, .7);
+        $felt =
+            log($probability / (1 - min($probability, 1 - 1e-9))) +
+            $person->bias +
+            ($right ? 0.5 : -0.5) +
+            $this->chance->normal(0, 0.7);
         $sureness = match (true) {
             $felt > 1.6 => Sureness::Sure,
-            $felt > -.1 => Sureness::Leaning,
+            $felt > -0.1 => Sureness::Leaning,
             default => Sureness::Guess,
         };
 
-        return new SimulatedAnswer($item->id, $right, $this->option($item, $right), max(1000, (int) round(1000 * $seconds)), $sureness, $this->struck($item, $right, $sureness));
+        return new SimulatedAnswer(
+            item: $item->id,
+            right: $right,
+            option: $this->option($item, $right),
+            ms: max(1000, (int) round(1000 * $seconds)),
+            sureness: $sureness,
+            struck: $this->struck($item, $right, $sureness),
+        );
     }
 
     private function rush(SimulatedItem $item): SimulatedAnswer
     {
         $right = $this->chance->happens($item->c);
 
-        return new SimulatedAnswer($item->id, $right, $this->option($item, $right), $this->chance->between(900, 2800), Sureness::Guess, []);
+        return new SimulatedAnswer(
+            item: $item->id,
+            right: $right,
+            option: $this->option($item, $right),
+            ms: $this->chance->between(900, 2800),
+            sureness: Sureness::Guess,
+            struck: [],
+        );
     }
 
     private function option(SimulatedItem $item, bool $right): ?string
     {
-        return $right || $item->distractors === [] ? ($right ? $item->key : null) : (string) $this->chance->pick($item->distractors);
+        return $right || $item->distractors === []
+            ? ($right
+                ? $item->key
+                : null)
+            : (string) $this->chance->pick($item->distractors);
     }
 
     /** @return list<string> */
@@ -146,6 +186,8 @@ final readonly class Simulator
         asort($order);
         $struck = array_map(strval(...), array_slice(array_keys($order), 0, $sureness === Sureness::Guess ? 1 : 2));
 
-        return ! $right && $item->key !== null && $this->chance->happens(.25) ? [...array_slice($struck, 1), $item->key] : $struck;
+        return ! $right && $item->key !== null && $this->chance->happens(0.25)
+            ? [...array_slice($struck, 1), $item->key]
+            : $struck;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Uplandia\Core\Marking;
 
 use Brick\Math\BigRational;
+use Uplandia\Core\Exact;
 
 /**
  * Credit for one response: an exact share from 0 to 1, or none because it was left blank, or none yet because a
@@ -38,6 +39,14 @@ final readonly class Credit
         static $blank;
 
         return $blank ??= new self(null, Outcome::LeftBlank);
+    }
+
+    public static function notReached(): self
+    {
+        /** @var self|null $notReached */
+        static $notReached;
+
+        return $notReached ??= new self(null, Outcome::NotReached);
     }
 
     public static function pending(): self
@@ -81,9 +90,26 @@ final readonly class Credit
         };
     }
 
+    /**
+     * As it was stored: an outcome, and its exact share where it has one.
+     *
+     * @param  string|null  $share  such as "2/3"
+     *
+     * @throws MalformedResponse when the share does not fit
+     */
+    public static function stored(Outcome $outcome, ?string $share): self
+    {
+        return match ($outcome) {
+            Outcome::LeftBlank => self::leftBlank(),
+            Outcome::NotReached => self::notReached(),
+            Outcome::Pending => self::pending(),
+            default => self::of(Exact::parse($share) ?? throw MalformedResponse::because('Credit must be exact.')),
+        };
+    }
+
     /** True when there was a response, marked or not. */
     public function wasAnswered(): bool
     {
-        return $this->outcome !== Outcome::LeftBlank;
+        return $this->outcome->wasAnswered();
     }
 }

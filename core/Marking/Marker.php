@@ -46,7 +46,9 @@ final class Marker
             $question instanceof TypedGaps => $this->typedGaps($question, $response),
             $question instanceof Picture => $this->picture($question, $response),
             $question instanceof Written => $this->written($question, $response, $rubricMarks),
-            default => throw MalformedResponse::because("No rule marks questions of kind \"{$question->kind()->value}\"."),
+            default => throw MalformedResponse::because(
+                "No rule marks questions of kind \"{$question->kind()->value}\".",
+            ),
         };
     }
 
@@ -54,7 +56,7 @@ final class Marker
     private function single(Single $question, array $response): Credit
     {
         $choice = $response['choice'] ?? null;
-        if ($choice === null || $choice === '') {
+        if ($choice === null || (is_string($choice) && PlainText::isEmpty($choice))) {
             return Credit::leftBlank();
         }
         if (! is_string($choice) || ! isset($question->options[$choice])) {
@@ -188,9 +190,9 @@ final class Marker
     /** @param  array<mixed>  $response */
     private function number(Number $question, array $response): Credit
     {
-        $text = trim(Reading::text($response, 'text'));
-        $unit = trim(Reading::text($response, 'unit'));
-        if ($text === '') {
+        $text = Reading::text($response, 'text');
+        $unit = Reading::text($response, 'unit');
+        if (PlainText::isEmpty($text)) {
             return Credit::leftBlank();
         }
         $value = NumberText::parse($text);
@@ -198,7 +200,7 @@ final class Marker
             return Credit::nothing();
         }
         if ($question->units !== []) {
-            $factor = $question->units[$unit] ?? null;
+            $factor = self::factor($question, $unit);
             if ($factor === null) {
                 return Credit::nothing();
             }
@@ -206,6 +208,19 @@ final class Marker
         }
 
         return Credit::when($value->minus($question->key)->abs()->isLessThanOrEqualTo($question->tolerance));
+    }
+
+    /** What turns a unit as it was typed into the key's unit; null: none that is accepted. */
+    private static function factor(Number $question, string $unit): ?BigRational
+    {
+        $typed = PlainText::compatible(PlainText::trim($unit));
+        foreach ($question->units as $accepted => $factor) {
+            if (PlainText::compatible((string) $accepted) === $typed) {
+                return $factor;
+            }
+        }
+
+        return null;
     }
 
     /** @param  array<mixed>  $response */
@@ -219,33 +234,35 @@ final class Marker
         if (count($points) > $targets) {
             return Credit::nothing();
         }
-        $hit = $this->targetsHit($question, $points);
+        $hit = count($this->targetsHit($question, $points));
 
-        return $question->rule === Rule::AllOrNothing ? Credit::when($hit === $targets) : Credit::ratio($hit, $targets);
+        return $question->rule === Rule::AllOrNothing
+            ? Credit::when($hit === $targets)
+            : Credit::ratio($hit, $targets);
     }
 
     /**
-     * The largest number of targets that different points can be matched with, so that one point in an overlap does
+     * The targets that different points can be matched with, as many as possible, so that one point in an overlap does
      * not hit twice (augmenting paths, Kuhn 1955).
      *
      * @param  list<Point>  $points
+     * @return array<array-key, int> target => point
      */
-    private function targetsHit(Picture $question, array $points): int
+    public function targetsHit(Picture $question, array $points): array
     {
         $pointOf = [];
-        $hit = 0;
         foreach (array_keys($points) as $point) {
             $tried = [];
-            $hit += $this->place($question, $points, $point, $pointOf, $tried) ? 1 : 0;
+            $this->place(question: $question, points: $points, point: $point, pointOf: $pointOf, tried: $tried);
         }
 
-        return $hit;
+        return $pointOf;
     }
 
     /**
      * @param  list<Point>  $points
-     * @param  array<int, int>  $pointOf  target => point
-     * @param  array<int, true>  $tried
+     * @param  array<array-key, int>  $pointOf  target => point
+     * @param  array<array-key, true>  $tried
      */
     private function place(Picture $question, array $points, int $point, array &$pointOf, array &$tried): bool
     {
@@ -254,7 +271,16 @@ final class Marker
                 continue;
             }
             $tried[$target] = true;
-            if (! isset($pointOf[$target]) || $this->place($question, $points, $pointOf[$target], $pointOf, $tried)) {
+            if (
+                ! isset($pointOf[$target]) ||
+                $this->place(
+                    question: $question,
+                    points: $points,
+                    point: $pointOf[$target],
+                    pointOf: $pointOf,
+                    tried: $tried,
+                )
+            ) {
                 $pointOf[$target] = $point;
 
                 return true;
@@ -270,7 +296,7 @@ final class Marker
      */
     private function written(Written $question, array $response, ?array $rubricMarks): Credit
     {
-        if (trim(Reading::text($response, 'text')) === '') {
+        if (PlainText::isEmpty(Reading::text($response, 'text'))) {
             return Credit::leftBlank();
         }
         if ($rubricMarks === null) {
@@ -278,10 +304,16 @@ final class Marker
         }
         $given = BigRational::zero();
         foreach ($rubricMarks as $criterion => $points) {
-            $possible = $question->rubric[$criterion] ?? throw MalformedResponse::unknown('a criterion', (string) $criterion);
+            $possible =
+                $question->rubric[$criterion] ?? throw MalformedResponse::unknown('a criterion', (string) $criterion);
             $exact = is_float($points) && ! is_finite($points) ? null : NumberText::parse((string) $points);
             if ($exact === null || $exact->getSign() < 0 || $exact->isGreaterThan($possible)) {
-                throw MalformedResponse::because("Criterion \"{$criterion}\" gives 0 to {$possible->toScale(2, \Brick\Math\RoundingMode::HALF_UP)} points.");
+                throw MalformedResponse::because(
+                    "Criterion \"{$criterion}\" gives 0 to {$possible->toScale(
+                        2,
+                        \Brick\Math\RoundingMode::HALF_UP,
+                    )} points.",
+                );
             }
             $given = $given->plus($exact);
         }

@@ -21,8 +21,7 @@ final class NumberText
     /** @return BigRational|null null when the text is not a number */
     public static function parse(string $text): ?BigRational
     {
-        $plain = preg_replace('/[\s\x{00A0}\x{2009}\x{202F}_\']+/u', ' ', $text) ?? '';
-        $plain = trim(str_replace(['−', '–'], '-', $plain));
+        $plain = str_replace(['_', '\'', '−', '–'], [' ', ' ', '-', '-'], PlainText::collapsed($text));
         $plain = preg_replace('/\s*\/\s*/', '/', $plain) ?? '';
         $parts = explode('/', $plain);
         if (count($parts) === 1) {
@@ -34,12 +33,17 @@ final class NumberText
         $over = self::decimal($parts[0]);
         $under = self::decimal($parts[1]);
 
-        return $over === null || $under === null || $under->getSign() === 0 ? null : $over->dividedBy($under)->simplified();
+        return $over === null || $under === null || $under->getSign() === 0
+            ? null
+            : $over->dividedBy($under)->simplified();
     }
 
     private static function decimal(string $text): ?BigRational
     {
-        if (strlen($text) > 100 || preg_match('/^([+-]?)\s?([\d.,\s]*\d[\d.,]*)(?:[eE]([+-]?\d{1,3}))?$/', $text, $match) !== 1) {
+        if (
+            strlen($text) > 100 ||
+            preg_match('/^([+-]?)\s?([\d.,\s]*\d[\d.,]*)(?:[eE]([+-]?\d{1,3}))?$/', $text, $match) !== 1
+        ) {
             return null;
         }
         $exponent = (int) ($match[3] ?? 0);
@@ -65,7 +69,10 @@ final class NumberText
         $cut = $decimal === '' ? false : strrpos($text, $decimal);
         $whole = $cut === false ? $text : substr($text, 0, $cut);
         $rest = $cut === false ? '' : substr($text, $cut + 1);
-        if (preg_match('/^\d*$/', $rest) !== 1 || preg_match('/^(\d*|\d{1,3}(?:([,. ])\d{3})(?:\2\d{3})*)$/', $whole) !== 1) {
+        if (
+            preg_match('/^\d*$/', $rest) !== 1 ||
+            preg_match('/^(\d*|\d{1,3}(?:([,. ])\d{3})(?:\2\d{3})*)$/', $whole) !== 1
+        ) {
             return null;
         }
         $whole = preg_replace('/\D/', '', $whole) ?? '';

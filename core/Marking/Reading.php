@@ -80,7 +80,7 @@ final class Reading
                 throw MalformedResponse::unknown('a row', (string) $id);
             }
             $read = self::text([$part => $text], $part);
-            if (trim($read) !== '') {
+            if (! PlainText::isEmpty($read)) {
                 $texts[(string) $id] = $read;
             }
         }
@@ -98,10 +98,14 @@ final class Reading
     {
         $points = [];
         foreach (self::parts($response, 'points') as $point) {
-            $x = is_array($point) ? ($point['x'] ?? null) : null;
-            $y = is_array($point) ? ($point['y'] ?? null) : null;
+            $x = is_array($point) ? $point['x'] ?? null : null;
+            $y = is_array($point) ? $point['y'] ?? null : null;
             // NaN fails every comparison, so it is refused here too.
-            if ((! is_float($x) && ! is_int($x)) || (! is_float($y) && ! is_int($y)) || ! ($x >= 0 && $x <= 1 && $y >= 0 && $y <= 1)) {
+            if (
+                (! is_float($x) && ! is_int($x)) ||
+                (! is_float($y) && ! is_int($y)) ||
+                ! ($x >= 0 && $x <= 1 && $y >= 0 && $y <= 1)
+            ) {
                 throw MalformedResponse::because('A point needs x and y between 0 and 1.');
             }
             $points[] = new Point((float) $x, (float) $y);

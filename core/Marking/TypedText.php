@@ -20,7 +20,11 @@ final class TypedText
             if ($typed === $answer) {
                 return true;
             }
-            if ($gap->allowSlip && self::letters($answer) >= self::SLIP_FROM_LETTERS && self::withinOneSlip($typed, $answer)) {
+            if (
+                $gap->allowSlip &&
+                self::letters($answer) >= self::SLIP_FROM_LETTERS &&
+                self::withinOneSlip($typed, $answer)
+            ) {
                 return true;
             }
         }
@@ -28,17 +32,17 @@ final class TypedText
         return false;
     }
 
-    /** Trimmed, spaces collapsed, NFC, case folded, accents stripped if asked for. */
+    /** Trimmed, spaces collapsed, NFKC, case folded, accents stripped if asked for. */
     public static function normal(string $text, bool $stripAccents = false): string
     {
-        $text = trim(preg_replace('/[\s\x{00A0}]+/u', ' ', $text) ?? $text);
-        $text = self::normalized(mb_convert_case(self::normalized($text, Normalizer::FORM_C), MB_CASE_FOLD, 'UTF-8'), Normalizer::FORM_C);
+        $folded = mb_convert_case(PlainText::compatible(PlainText::collapsed($text)), MB_CASE_FOLD, 'UTF-8');
+        $text = PlainText::compatible($folded);
         if (! $stripAccents) {
             return $text;
         }
-        $bare = preg_replace('/\p{Mn}+/u', '', self::normalized($text, Normalizer::FORM_D)) ?? $text;
+        $bare = preg_replace('/\p{Mn}+/u', '', PlainText::normalized($text, Normalizer::FORM_D)) ?? $text;
 
-        return self::normalized($bare, Normalizer::FORM_C);
+        return PlainText::compatible($bare);
     }
 
     /** One letter more, one less, one other, or two neighbours swapped (Damerau 1964). */
@@ -59,7 +63,11 @@ final class TypedText
         if (count($a) < count($b)) {
             return array_slice($a, $i) === array_slice($b, $i + 1);
         }
-        $swapped = isset($a[$i + 1], $b[$i + 1]) && $a[$i] === $b[$i + 1] && $a[$i + 1] === $b[$i] && array_slice($a, $i + 2) === array_slice($b, $i + 2);
+        $swapped =
+            isset($a[$i + 1], $b[$i + 1]) &&
+            $a[$i] === $b[$i + 1] &&
+            $a[$i + 1] === $b[$i] &&
+            array_slice($a, $i + 2) === array_slice($b, $i + 2);
 
         return $swapped || array_slice($a, $i + 1) === array_slice($b, $i + 1);
     }
@@ -67,12 +75,5 @@ final class TypedText
     private static function letters(string $text): int
     {
         return (int) preg_match_all('/\p{L}/u', $text);
-    }
-
-    private static function normalized(string $text, int $form): string
-    {
-        $normal = Normalizer::normalize($text, $form);
-
-        return is_string($normal) ? $normal : $text;
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Uplandia\Core\Question;
 
 use Brick\Math\BigRational;
-use Brick\Math\Exception\MathException;
+use Uplandia\Core\Exact;
 
 /** Reads decoded JSON and says plainly what is missing or of the wrong shape. */
 final readonly class Fields
@@ -20,7 +20,9 @@ final readonly class Fields
     {
         $value = $this->fields[$name] ?? null;
 
-        return is_string($value) && $value !== '' ? $value : throw InvalidQuestion::because("\"{$name}\" must be text.");
+        return is_string($value) && $value !== ''
+            ? $value
+            : throw InvalidQuestion::because("\"{$name}\" must be text.");
     }
 
     public function has(string $name): bool
@@ -54,7 +56,8 @@ final readonly class Fields
             return $otherwise;
         }
 
-        return Rule::tryFrom($this->text('rule')) ?? throw InvalidQuestion::because("There is no rule \"{$this->text('rule')}\".");
+        return Rule::tryFrom($this->text('rule')) ??
+            throw InvalidQuestion::because("There is no rule \"{$this->text('rule')}\".");
     }
 
     /**
@@ -64,7 +67,12 @@ final readonly class Fields
      */
     public function texts(string $name): array
     {
-        return array_map(static fn (mixed $value): string => is_string($value) ? $value : throw InvalidQuestion::because("\"{$name}\" must be a list of texts."), $this->items($name));
+        return array_map(
+            static fn (mixed $value): string => is_string($value)
+                ? $value
+                : throw InvalidQuestion::because("\"{$name}\" must be a list of texts."),
+            $this->items($name),
+        );
     }
 
     /**
@@ -76,7 +84,26 @@ final readonly class Fields
     {
         $map = [];
         foreach ($this->map($name) as $key => $value) {
-            $map[$key] = is_string($value) ? $value : throw InvalidQuestion::because("\"{$name}.{$key}\" must be text.");
+            $map[$key] = is_string($value)
+                ? $value
+                : throw InvalidQuestion::because("\"{$name}.{$key}\" must be text.");
+        }
+
+        return $map;
+    }
+
+    /**
+     * Lists of texts by name.
+     *
+     * @return array<string, list<string>>
+     *
+     * @throws InvalidQuestion
+     */
+    public function lists(string $name): array
+    {
+        $map = [];
+        foreach (array_keys($this->map($name)) as $key) {
+            $map[$key] = (new self($this->map($name)))->texts($key);
         }
 
         return $map;
@@ -94,6 +121,25 @@ final readonly class Fields
         $map = [];
         foreach ($this->map($name) as $key => $value) {
             $map[$key] = self::rational($value, "{$name}.{$key}");
+        }
+
+        return $map;
+    }
+
+    /**
+     * Whole numbers by name.
+     *
+     * @return array<string, int>
+     *
+     * @throws InvalidQuestion
+     */
+    public function integerMap(string $name): array
+    {
+        $map = [];
+        foreach ($this->map($name) as $key => $value) {
+            $map[$key] = is_int($value)
+                ? $value
+                : throw InvalidQuestion::because("\"{$name}.{$key}\" must be a whole number.");
         }
 
         return $map;
@@ -118,7 +164,12 @@ final readonly class Fields
      */
     public function each(string $name): array
     {
-        return array_map(static fn (mixed $item): self => is_array($item) ? new self($item) : throw InvalidQuestion::because("Each of \"{$name}\" must be an object."), $this->items($name));
+        return array_map(
+            static fn (mixed $item): self => is_array($item)
+                ? new self($item)
+                : throw InvalidQuestion::because("Each of \"{$name}\" must be an object."),
+            $this->items($name),
+        );
     }
 
     /**
@@ -130,7 +181,9 @@ final readonly class Fields
     {
         $map = [];
         foreach ($this->map($name) as $key => $item) {
-            $map[$key] = is_array($item) ? new self($item) : throw InvalidQuestion::because("\"{$name}.{$key}\" must be an object.");
+            $map[$key] = is_array($item)
+                ? new self($item)
+                : throw InvalidQuestion::because("\"{$name}.{$key}\" must be an object.");
         }
 
         return $map;
@@ -143,7 +196,12 @@ final readonly class Fields
      */
     public function floats(string $name): array
     {
-        return array_map(static fn (mixed $value): float => is_int($value) || is_float($value) ? (float) $value : throw InvalidQuestion::because("\"{$name}\" must be a list of numbers."), $this->items($name));
+        return array_map(
+            static fn (mixed $value): float => is_int($value) || is_float($value)
+                ? (float) $value
+                : throw InvalidQuestion::because("\"{$name}\" must be a list of numbers."),
+            $this->items($name),
+        );
     }
 
     /**
@@ -153,7 +211,10 @@ final readonly class Fields
      */
     public function pairs(string $name): array
     {
-        return array_map(static fn (mixed $pair): array => (new self(['pair' => $pair]))->floats('pair'), $this->items($name));
+        return array_map(
+            static fn (mixed $pair): array => (new self(['pair' => $pair]))->floats('pair'),
+            $this->items($name),
+        );
     }
 
     /** @return list<mixed> */
@@ -161,7 +222,9 @@ final readonly class Fields
     {
         $value = $this->fields[$name] ?? [];
 
-        return is_array($value) && array_is_list($value) ? $value : throw InvalidQuestion::because("\"{$name}\" must be a list.");
+        return is_array($value) && array_is_list($value)
+            ? $value
+            : throw InvalidQuestion::because("\"{$name}\" must be a list.");
     }
 
     /** @return array<string, mixed> */
@@ -181,10 +244,10 @@ final readonly class Fields
 
     private static function rational(mixed $value, string $name): BigRational
     {
-        try {
-            return is_int($value) || is_string($value) ? BigRational::of($value) : throw InvalidQuestion::because("\"{$name}\" must be an exact number, written as text or as a whole number.");
-        } catch (MathException) {
-            throw InvalidQuestion::because("\"{$name}\" must be an exact number such as \"0.25\" or \"1/3\".");
-        }
+        return Exact::parse($value) ??
+            throw InvalidQuestion::because(
+                "\"{$name}\" must be an exact number, written as text such as \"0.25\" or \"1/3\", or a whole number.",
+                'not_exact',
+            );
     }
 }

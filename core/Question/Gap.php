@@ -14,10 +14,13 @@ final readonly class Gap
      *
      * @throws InvalidQuestion
      */
-    public function __construct(public array $accepted, public bool $stripAccents = false, public bool $allowSlip = false)
-    {
+    public function __construct(
+        public array $accepted,
+        public bool $stripAccents = false,
+        public bool $allowSlip = false,
+    ) {
         foreach ($accepted as $answer) {
-            if (trim($answer) === '') {
+            if (preg_replace('/[\s\p{Z}\p{Cf}]+/u', '', $answer) === '') {
                 throw InvalidQuestion::because('An accepted answer cannot be empty.');
             }
         }

@@ -15,12 +15,19 @@ final readonly class Number implements Question
     /**
      * @param  BigRational  $absolute  in the unit of the key, not negative
      * @param  BigRational  $relative  a share of |key|, not negative
-     * @param  array<string, BigRational>  $units  accepted unit => factor that turns it into the key's unit; empty: no unit asked for
+     * @param  array<string, BigRational>  $units  accepted unit => factor that turns it into the key's unit; empty: no
+     *   unit asked for
+     * @param  list<BigRational>  $slips  wrong values that people come to
      *
      * @throws InvalidQuestion
      */
-    public function __construct(public BigRational $key, BigRational $absolute, BigRational $relative, public array $units = [])
-    {
+    public function __construct(
+        public BigRational $key,
+        BigRational $absolute,
+        BigRational $relative,
+        public array $units = [],
+        public array $slips = [],
+    ) {
         if ($absolute->getSign() < 0 || $relative->getSign() < 0) {
             throw InvalidQuestion::because('A tolerance cannot be negative.');
         }
@@ -31,6 +38,12 @@ final readonly class Number implements Question
         }
         $share = $relative->multipliedBy($key->abs());
         $this->tolerance = $absolute->isGreaterThan($share) ? $absolute : $share;
+    }
+
+    /** The same question with another key and the same distance of tolerance. */
+    public function at(BigRational $key): self
+    {
+        return new self(key: $key, absolute: $this->tolerance, relative: BigRational::zero(), units: $this->units);
     }
 
     public function kind(): Kind

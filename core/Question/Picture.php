@@ -8,12 +8,13 @@ namespace Uplandia\Core\Question;
 final readonly class Picture implements Question
 {
     /**
-     * @param  list<Target>  $targets  at least one
+     * @param  array<array-key, Target>  $targets  by id, at least one
      * @param  Rule  $rule  `hits` (share of targets hit) or `all_or_nothing`
+     * @param  array<array-key, Target>  $decoys  by id: other places that the reasons speak of
      *
      * @throws InvalidQuestion
      */
-    public function __construct(public array $targets, public Rule $rule = Rule::Hits)
+    public function __construct(public array $targets, public Rule $rule = Rule::Hits, public array $decoys = [])
     {
         if ($targets === []) {
             throw InvalidQuestion::because('A picture question needs at least one target.');

@@ -19,8 +19,13 @@ final readonly class Rows implements Question
      *
      * @throws InvalidQuestion
      */
-    public function __construct(private Kind $kind, public array $keys, public array $choices, public Rule $rule, array $weights = [])
-    {
+    public function __construct(
+        private Kind $kind,
+        public array $keys,
+        public array $choices,
+        public Rule $rule,
+        array $weights = [],
+    ) {
         if (! in_array($kind, [Kind::TrueFalseGrid, Kind::Matching, Kind::Grouping, Kind::DropdownGaps], true)) {
             throw InvalidQuestion::because("The kind \"{$kind->value}\" has no rows of choices.");
         }

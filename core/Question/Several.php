@@ -29,7 +29,11 @@ final readonly class Several implements Question
         if (count($this->options) !== count($options) || count($options) < 2 || count($options) > self::MOST_OPTIONS) {
             throw InvalidQuestion::because('A several-answers question needs 2 to 40 options with ids of their own.');
         }
-        if ($keys === [] || count($this->keys) !== count($keys) || array_diff_key($this->keys, $this->options) !== []) {
+        if (
+            $keys === [] ||
+            count($this->keys) !== count($keys) ||
+            array_diff_key($this->keys, $this->options) !== []
+        ) {
             throw InvalidQuestion::because('The keys must be one or more of the options, each named once.');
         }
         if ($limit !== null && $limit < 1) {
@@ -39,7 +43,9 @@ final readonly class Several implements Question
             throw InvalidQuestion::because("The rule \"{$rule->value}\" does not fit a several-answers question.");
         }
         if ($rule === Rule::Hits && $limit === null) {
-            throw InvalidQuestion::because('The rule "hits" needs a limit, or choosing everything would always be right.');
+            throw InvalidQuestion::because(
+                'The rule "hits" needs a limit, or choosing everything would always be right.',
+            );
         }
     }
 

@@ -20,7 +20,9 @@ final readonly class Single implements Question
     {
         $this->options = array_flip($options);
         if (count($options) < 2 || count($this->options) !== count($options)) {
-            throw InvalidQuestion::because('A single-answer question needs at least two options with ids of their own.');
+            throw InvalidQuestion::because(
+                'A single-answer question needs at least two options with ids of their own.',
+            );
         }
         if (! isset($this->options[$key])) {
             throw InvalidQuestion::because("The key \"{$key}\" is not one of the options.");

@@ -86,8 +86,10 @@ final readonly class Target
             if ($this->liesOn($point, $a, $b)) {
                 return true;
             }
-            if (($b->y > $point->y) !== ($a->y > $point->y)
-                && $point->x < ($a->x - $b->x) * ($point->y - $b->y) / ($a->y - $b->y) + $b->x) {
+            if (
+                $b->y > $point->y !== $a->y > $point->y &&
+                $point->x < (($a->x - $b->x) * ($point->y - $b->y)) / ($a->y - $b->y) + $b->x
+            ) {
                 $inside = ! $inside;
             }
             $a = $b;
@@ -100,8 +102,10 @@ final readonly class Target
     {
         $cross = ($b->x - $a->x) * ($point->y - $a->y) - ($b->y - $a->y) * ($point->x - $a->x);
 
-        return abs($cross) <= self::ON_EDGE
-            && $point->x >= min($a->x, $b->x) - self::ON_EDGE && $point->x <= max($a->x, $b->x) + self::ON_EDGE
-            && $point->y >= min($a->y, $b->y) - self::ON_EDGE && $point->y <= max($a->y, $b->y) + self::ON_EDGE;
+        return abs($cross) <= self::ON_EDGE &&
+            $point->x >= min($a->x, $b->x) - self::ON_EDGE &&
+            $point->x <= max($a->x, $b->x) + self::ON_EDGE &&
+            $point->y >= min($a->y, $b->y) - self::ON_EDGE &&
+            $point->y <= max($a->y, $b->y) + self::ON_EDGE;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Uplandia\Core\Question;
 
 use Brick\Math\BigRational;
+use Uplandia\Core\Exact;
 
 /** Weights of the parts of one question, as shares of 1. */
 final class Weights
@@ -21,14 +22,16 @@ final class Weights
         $sum = BigRational::zero();
         $shares = [];
         foreach ($ids as $id) {
-            $share = BigRational::of($weights[$id] ?? 1);
-            if ($share->getSign() <= 0) {
+            $share = Exact::parse($weights[$id] ?? 1);
+            if ($share === null || $share->getSign() <= 0) {
                 throw InvalidQuestion::because("The weight of \"{$id}\" must be more than 0.");
             }
             $shares[(string) $id] = $share;
             $sum = $sum->plus($share);
         }
 
-        return array_map(static fn (BigRational $share): BigRational => $share->dividedBy($sum)->simplified(), $shares);
+        $part = static fn (BigRational $share): BigRational => $share->dividedBy($sum)->simplified();
+
+        return array_map($part, $shares);
     }
 }

@@ -8,7 +8,8 @@ use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Sitting\Sureness;
 
 /**
- * Whether a gap has closed: two right answers in a row on different days, the second not a guess. A later miss opens it
+ * Whether a gap has closed: two right answers in a row on different days, the second not a guess. A later miss opens
+ * it
  * again. Source: computation.md, section 9.
  */
 final readonly class Gap
@@ -28,7 +29,12 @@ final readonly class Gap
         foreach ($attempts as $attempt) {
             if ($attempt->outcome !== Outcome::Right) {
                 $closedOn = null;
-            } elseif ($closedOn === null && $before?->outcome === Outcome::Right && $before->day !== $attempt->day && $attempt->sureness !== Sureness::Guess) {
+            } elseif (
+                $closedOn === null &&
+                $before?->outcome === Outcome::Right &&
+                $before->day !== $attempt->day &&
+                $attempt->sureness !== Sureness::Guess
+            ) {
                 $closedOn = $attempt->day;
             }
             $before = $attempt;

@@ -12,7 +12,29 @@ namespace Uplandia\Core\Revisit;
  */
 final class Scheduler
 {
-    private const W = [.212, 1.2931, 2.3065, 8.2956, 6.4133, .8334, 3.0194, .001, 1.8722, .1666, .796, 1.4835, .0614, .2629, 1.6483, .6014, 1.8729, .5425, .0912, .0658, .1542];
+    private const W = [
+        0.212,
+        1.2931,
+        2.3065,
+        8.2956,
+        6.4133,
+        0.8334,
+        3.0194,
+        0.001,
+        1.8722,
+        0.1666,
+        0.796,
+        1.4835,
+        0.0614,
+        0.2629,
+        1.6483,
+        0.6014,
+        1.8729,
+        0.5425,
+        0.0912,
+        0.0658,
+        0.1542,
+    ];
 
     private const LEAST_STABILITY = 0.001;
 
@@ -27,7 +49,8 @@ final class Scheduler
     public static function next(Memory $memory, Grade $grade, float $days): Memory
     {
         $recall = self::recall($memory, $days);
-        $stability = $grade === Grade::Lost ? self::forgotten($memory, $recall) : self::recalled($memory, $grade, $recall);
+        $stability =
+            $grade === Grade::Lost ? self::forgotten($memory, $recall) : self::recalled($memory, $grade, $recall);
 
         return new Memory(max(self::LEAST_STABILITY, $stability), self::nextDifficulty($memory->difficulty, $grade));
     }
@@ -35,7 +58,7 @@ final class Scheduler
     /** The chance of recall after so many days, 0 to 1. */
     public static function recall(Memory $memory, float $days): float
     {
-        return (1 + self::factor() * max(0.0, $days) / $memory->stability) ** -self::W[20];
+        return (1 + (self::factor() * max(0.0, $days)) / $memory->stability) ** -self::W[20];
     }
 
     /**
@@ -62,14 +85,18 @@ final class Scheduler
 
     private static function nextDifficulty(float $difficulty, Grade $grade): float
     {
-        $moved = $difficulty - self::W[6] * ($grade->value - 3) * (10 - $difficulty) / 9;
+        $moved = $difficulty - (self::W[6] * ($grade->value - 3) * (10 - $difficulty)) / 9;
 
         return self::clamped(self::W[7] * self::startingDifficulty(Grade::Easy) + (1 - self::W[7]) * $moved);
     }
 
     private static function recalled(Memory $memory, Grade $grade, float $recall): float
     {
-        $growth = exp(self::W[8]) * (11 - $memory->difficulty) * $memory->stability ** -self::W[9] * (exp(self::W[10] * (1 - $recall)) - 1);
+        $growth =
+            exp(self::W[8]) *
+            (11 - $memory->difficulty) *
+            $memory->stability ** -self::W[9] *
+            (exp(self::W[10] * (1 - $recall)) - 1);
         $growth *= match ($grade) {
             Grade::Hard => self::W[15],
             Grade::Easy => self::W[16],
@@ -81,7 +108,11 @@ final class Scheduler
 
     private static function forgotten(Memory $memory, float $recall): float
     {
-        $left = self::W[11] * $memory->difficulty ** -self::W[12] * (($memory->stability + 1) ** self::W[13] - 1) * exp(self::W[14] * (1 - $recall));
+        $left =
+            self::W[11] *
+            $memory->difficulty ** -self::W[12] *
+            (($memory->stability + 1) ** self::W[13] - 1) *
+            exp(self::W[14] * (1 - $recall));
 
         return min($left, $memory->stability / exp(self::W[17] * self::W[18]));
     }

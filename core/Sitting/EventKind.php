@@ -22,4 +22,28 @@ enum EventKind: string
     case SectionBegan = 'section_began';
     case HandedIn = 'handed_in';
     case RubricMarked = 'rubric_marked';
+
+    /** Whether it is about one question. */
+    public function needsPosition(): bool
+    {
+        return match ($this) {
+            self::Shown,
+            self::Answered,
+            self::Flagged,
+            self::Struck,
+            self::Sureness,
+            self::Checked,
+            self::RubricMarked => true,
+            default => false,
+        };
+    }
+
+    /** Whether a browser may say it; the rest is the server's. */
+    public function isTheBrowsers(): bool
+    {
+        return match ($this) {
+            self::Started, self::HandedIn, self::RubricMarked => false,
+            default => true,
+        };
+    }
 }

@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace Uplandia\Core\Sitting;
 
+use Uplandia\Core\Sitting\Internal\Clock;
+use Uplandia\Core\Sitting\Internal\Sheet;
+
 /**
  * Folds the events of a sitting into its state. The result depends on the set of events only: any order and any
- * repetition give the same. Source: computation.md, section 4.
+ * repetition of deliveries give the same. Source: computation.md, section 4.
  *
- * Two orders matter. What moves the clock (started, paused, resumed, break, section, handed in) goes by the moment the
- * server received it, since time is the server's. What the candidate did to a question goes by their own sequence, so
+ * Events are taken in the order in which the server received them, since time is the server's: what moves the clock
+ * and
+ * what locks a question hold from then on. Among what was done to one question the candidate's own sequence decides,
+ * so
  * that saves which overtake each other on the way do no harm.
  */
 final class Fold
@@ -27,8 +32,15 @@ final class Fold
         foreach ($events as $event) {
             $unique[$event->id] ??= $event;
         }
-        $clock = Internal\Clock::of($terms, $unique);
+        usort($unique, Event::inReceipt(...));
+        $clock = new Clock($terms);
+        $sheet = new Sheet($terms, $clock);
+        foreach ($unique as $event) {
+            $clock->advance($event->at);
+            $sheet->take($event);
+        }
+        $clock->advance($now);
 
-        return (new Internal\Questions($terms, $clock, $unique))->at($now);
+        return $sheet->at($now);
     }
 }

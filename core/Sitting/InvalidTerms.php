@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Uplandia\Core\Sitting;
 
+use Uplandia\Core\Refused;
+
 /** Terms under which no sitting can run. */
-final class InvalidTerms extends \InvalidArgumentException
+final class InvalidTerms extends Refused
 {
-    public static function because(string $sentence): self
-    {
-        return new self($sentence);
-    }
 }

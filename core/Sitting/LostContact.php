@@ -14,7 +14,8 @@ final class LostContact
 
     /**
      * @param  int  $lastContact  when the server last heard from the page
-     * @param  int|null  $awakeSince  since when the page has been awake without a gap, by its own word; null: not asked
+     * @param  int|null  $awakeSince  since when the page has been awake without a gap, by its own word; null: not
+     *   asked
      * @return int|null the moment from which the sitting counts as paused; null: it does not
      */
     public static function pausedFrom(int $lastContact, ?int $awakeSince, int $now): ?int

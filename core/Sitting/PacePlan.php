@@ -6,6 +6,7 @@ namespace Uplandia\Core\Sitting;
 
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Uplandia\Core\Exact;
 
 /**
  * Time for each mark: (time − reading − reserve) / marks. Durations are milliseconds of active time.
@@ -25,7 +26,7 @@ final readonly class PacePlan
     public static function of(int $time, int $reading, int $reserve, BigRational|int|string $marks): self
     {
         $left = $time - $reading - $reserve;
-        $marks = BigRational::of($marks);
+        $marks = Exact::parse($marks) ?? throw InvalidTerms::because('Marks must be an exact number.', 'not_exact');
         if ($left <= 0) {
             throw InvalidTerms::because('Reading and reserve leave no time for the questions.');
         }

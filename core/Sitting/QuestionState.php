@@ -11,9 +11,11 @@ final readonly class QuestionState
      * @param  array<mixed>|null  $response  the last one; null: none, or cleared
      * @param  array<mixed>|null  $firstResponse  the first that was not empty
      * @param  list<string>  $struck  option ids ruled out
+     * @param  bool  $seen  it was on screen, or answered
+     * @param  int|null  $checkedAt  when its answer was shown (tutor mode), Unix milliseconds; null: it was not
+     * @param  bool  $locked  no further answer counts, whatever the clock says
      * @param  int  $activeMs  on screen while the sitting was active
      * @param  array<string, string>|null  $rubricMarks  points the candidate gave a written answer; null: not marked
-     * @param  bool  $locked  no further answer counts, whatever the clock says
      */
     public function __construct(
         public ?array $response,
@@ -23,10 +25,15 @@ final readonly class QuestionState
         public array $struck,
         public ?Sureness $sureness,
         public bool $seen,
-        public bool $checked,
+        public ?int $checkedAt,
         public bool $locked,
         public int $activeMs,
         public ?array $rubricMarks = null,
     ) {
+    }
+
+    public function isChecked(): bool
+    {
+        return $this->checkedAt !== null;
     }
 }

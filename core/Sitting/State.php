@@ -27,11 +27,14 @@ final readonly class State
         public ?int $deadline,
         public ?int $remainingMs,
         public array $refused,
+        public int $breaksLeft = 0,
     ) {
     }
 
     public function answered(): int
     {
-        return count(array_filter($this->questions, static fn (QuestionState $question): bool => $question->response !== null));
+        return count(
+            array_filter($this->questions, static fn (QuestionState $question): bool => $question->response !== null),
+        );
     }
 }

@@ -13,18 +13,18 @@ final class Wilson
 
     /**
      * @param  float  $successes  0 ≤ successes ≤ n; partial credit may be counted as a fraction
-     * @param  int  $n  number of trials; none gives the whole of 0 to 1
+     * @param  float  $n  number of trials, or what weighs as much; none gives the whole of 0 to 1
      * @param  float  $z  standard normal quantile of the wanted level, see the constants
      */
-    public static function interval(float $successes, int $n, float $z = self::Z95): Interval
+    public static function interval(float $successes, float $n, float $z = self::Z95): Interval
     {
-        if ($n < 1) {
+        if ($n <= 0.0) {
             return new Interval(0.0, 1.0);
         }
         $p = $successes / $n;
         $zz = $z * $z;
         $middle = ($p + $zz / (2 * $n)) / (1 + $zz / $n);
-        $reach = $z / (1 + $zz / $n) * sqrt($p * (1 - $p) / $n + $zz / (4 * $n * $n));
+        $reach = ($z / (1 + $zz / $n)) * sqrt(($p * (1 - $p)) / $n + $zz / (4 * $n * $n));
 
         return new Interval(max(0.0, $middle - $reach), min(1.0, $middle + $reach));
     }

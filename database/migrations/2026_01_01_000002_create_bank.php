@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration
@@ -15,7 +16,7 @@ return new class extends Migration
             $table->string('slug')->unique();
             $table->string('name');
             $table->text('summary');
-            // Sections, duration, cut, scale: App\Question\ExamRules.
+            // Sections, duration, cut, scale: Uplandia\Core\Assembly\Blueprint.
             $table->json('rules');
             $table->unsignedSmallInteger('position')->default(0);
             $table->timestamps();
@@ -23,7 +24,7 @@ return new class extends Migration
         Schema::create('topics', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('exam_id')->constrained()->cascadeOnDelete();
-            $table->foreignId('parent_id')->nullable()->constrained('topics')->cascadeOnDelete();
+            $table->foreignId('parent_id')->nullable()->index()->constrained('topics')->cascadeOnDelete();
             $table->string('code');
             $table->string('name');
             // Exact percentage of the exam; subtopics have none of their own.
@@ -31,11 +32,27 @@ return new class extends Migration
             $table->unsignedSmallInteger('position');
             $table->unique(['exam_id', 'code']);
         });
+        $this->createUnits();
+        $this->createQuestions();
+        if (DB::getDriverName() === 'sqlite') {
+            // What a candidate may search: never a key, a reason or evidence. Written by App\Question\Fts5Search only.
+            DB::statement(
+                'create virtual table question_texts using fts5('.
+                    "stem, parts, exhibits, topic, tags, tokenize = 'unicode61 remove_diacritics 2')",
+            );
+        }
+    }
+
+    private function createUnits(): void
+    {
         Schema::create('units', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('exam_id')->constrained()->cascadeOnDelete();
             $table->string('code');
             $table->string('kind');
+            $table->unsignedBigInteger('version_id')->nullable();
+            // How many live questions it holds: what taking it whole adds to a test.
+            $table->unsignedSmallInteger('questions')->default(0);
             $table->unique(['exam_id', 'code']);
         });
         Schema::create('unit_versions', function (Blueprint $table): void {
@@ -46,10 +63,15 @@ return new class extends Migration
             $table->timestamp('created_at');
             $table->unique(['unit_id', 'number']);
         });
+    }
+
+    private function createQuestions(): void
+    {
+        // A question through time. Topic, kind and difficulty repeat those of its present version, for narrowing.
         Schema::create('questions', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('exam_id')->constrained()->cascadeOnDelete();
-            $table->foreignId('topic_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('topic_id')->index()->constrained()->cascadeOnDelete();
             $table->foreignId('unit_id')->nullable()->constrained()->cascadeOnDelete();
             $table->unsignedSmallInteger('unit_place')->default(0);
             $table->string('code');
@@ -59,19 +81,29 @@ return new class extends Migration
             $table->timestamp('retired_at')->nullable();
             $table->timestamps();
             $table->unique(['exam_id', 'code']);
-            // Counting a topic's live questions reads this index only.
-            $table->index(['exam_id', 'retired_at', 'topic_id', 'kind', 'id'], 'questions_by_topic');
+            $table->index(['unit_id', 'unit_place']);
+            // Counting and drawing from a topic's live questions read this index only.
+            $table->index(
+                ['exam_id', 'retired_at', 'unit_id', 'topic_id', 'difficulty', 'kind', 'id'],
+                'questions_by_topic',
+            );
         });
+        // A question as it was at one time; never changed. All that marking and statistics need of it stands here.
         Schema::create('question_versions', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('question_id')->constrained()->cascadeOnDelete();
-            $table->foreignId('unit_version_id')->nullable()->constrained();
+            $table->foreignId('unit_version_id')->nullable()->index()->constrained();
             $table->unsignedInteger('number');
+            $table->foreignId('topic_id')->index()->constrained();
+            $table->string('kind');
+            $table->string('difficulty');
+            $table->json('tags');
             $table->string('marks')->default('1');
             // What a candidate may see while sitting …
             $table->json('shown');
-            // … and what they may not: keys, rationales, evidence. Apart, so that no sitting can select it by accident.
-            $table->json('answer');
+            // … and what they may not: keys, rationales, evidence. Apart, so that no sitting can select it by
+            // accident.
+            $table->json('withheld');
             $table->timestamp('created_at');
             $table->unique(['question_id', 'number']);
         });
@@ -86,7 +118,18 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['question_tags', 'question_versions', 'questions', 'unit_versions', 'units', 'topics', 'exams'] as $table) {
+        foreach (
+            [
+                'question_texts',
+                'question_tags',
+                'question_versions',
+                'questions',
+                'unit_versions',
+                'units',
+                'topics',
+                'exams',
+            ] as $table
+        ) {
             Schema::dropIfExists($table);
         }
     }

@@ -4,9 +4,18 @@ import { api, ask, Refused, Unreachable } from '../../resources/js/api/client';
 import { Awake } from '../../resources/js/features/sitting/awake';
 import { Outbox } from '../../resources/js/features/sitting/outbox';
 import { words } from '../../resources/js/features/sitting/RouteLine';
-import { having, orNothing } from '../../resources/js/features/sitting/response';
+import { having, orNothing } from '../../resources/js/features/question/response';
+import {
+  fault,
+  keepShortcuts,
+  meaning,
+  readShortcuts,
+  USUAL,
+  type Shortcuts,
+} from '../../resources/js/features/sitting/shortcuts';
 import { ServerClock } from '../../resources/js/features/sitting/serverClock';
 import { SittingStore, type QuestionState } from '../../resources/js/features/sitting/sittingStore';
+import { plain } from '../../resources/js/ui/plain';
 import { clock, count, duration } from '../../resources/js/ui/words';
 
 // The logic of the front end knows nothing of React, so it is tried here without a browser: a server that is a list of
@@ -46,6 +55,7 @@ function state(part: object = {}) {
     activeMs: 0,
     current: null,
     answered: 0,
+    breaksLeft: 0,
     lastSeq: 5,
     questions: [],
     refused: {},
@@ -54,7 +64,12 @@ function state(part: object = {}) {
 }
 
 function opened(part: object = {}) {
-  const questions = [0, 1, 2].map((position) => ({ position, kind: 'single', marks: '1', stem: 'S', options: [] }));
+  const questions = [0, 1, 2].map((position) => ({
+    position,
+    marks: '1',
+    stem: 'S',
+    body: { kind: 'single', options: [] },
+  }));
   return {
     briefing: { id: 's', mode: 'timed' },
     questions,
@@ -382,4 +397,51 @@ test('one entry of a response is set, changed and taken out without touching the
   expect(having(two, 'r1', 'z')).toEqual({ r2: 'y', r1: 'z' });
   expect(having(two, 'r1', ' ')).toEqual({ r2: 'y' });
   expect(one).toEqual({ r1: 'x' });
+});
+
+test.describe('names for screen readers', () => {
+  test('hold no mark-up', () => {
+    expect(plain('**Bold** and _slanted_, `code`, [a link](/x)')).toBe('Bold and slanted, code, a link');
+    expect(plain('![A dot](dot.svg)')).toBe('A dot');
+    expect(plain('$a^2$ of it')).toBe('a^2 of it');
+  });
+});
+
+test.describe('shortcuts', () => {
+  const keys = (part: Partial<Shortcuts> = {}): Shortcuts => ({ ...USUAL, ...part });
+
+  test('mean what they are set to, whatever the case', () => {
+    expect(['[', ']', 'f', 'F', '3', 'x'].map((key) => meaning(USUAL, key))).toEqual([
+      'back',
+      'on',
+      'flag',
+      'flag',
+      3,
+      null,
+    ]);
+    const changed = keys({ keys: { ...USUAL.keys, flag: 'm' } });
+    expect([meaning(changed, 'm'), meaning(changed, 'f')]).toEqual(['flag', null]);
+  });
+
+  test('can be turned off, all of them or the digits', () => {
+    expect(['[', 'f', '1'].map((key) => meaning(keys({ active: false }), key))).toEqual([null, null, null]);
+    expect(['[', '1'].map((key) => meaning(keys({ digits: false }), key))).toEqual(['back', null]);
+  });
+
+  test('two actions cannot share a key, and a digit or nothing is none', () => {
+    expect(fault(USUAL, 'flag', ']')).toContain('Go on a question');
+    expect(fault(USUAL, 'flag', '4')).toContain('Digits');
+    expect(fault(USUAL, 'flag', '')).toContain('one sign');
+    expect(fault(USUAL, 'flag', 'f')).toBeNull();
+  });
+
+  test('are kept, and what cannot be read is as usual', () => {
+    keepShortcuts(keys({ digits: false, keys: { ...USUAL.keys, on: 'n' } }));
+    expect(readShortcuts()).toEqual({ active: true, digits: false, keys: { back: '[', on: 'n', flag: 'f' } });
+    for (const bad of ['{', '7', '{"keys":{"back":"xx"}}', '{"keys":{"back":"f"}}']) {
+      localStorage.setItem('uplandia.shortcuts', bad);
+      expect(readShortcuts().keys).toEqual(USUAL.keys);
+    }
+    localStorage.removeItem('uplandia.shortcuts');
+  });
 });

@@ -15,14 +15,26 @@ final class LintBank extends Command
 
     public function handle(BankLint $lint): int
     {
-        $folders = (array) $this->argument('folder') ?: array_map(dirname(...), glob(database_path('demo/*/exam.yaml')) ?: []);
+        $folders =
+            (array) $this->argument('folder') ?:
+            array_map(dirname(...), glob(database_path('demo/*/exam.yaml')) ?: []);
         $clean = true;
         foreach ($folders as $folder) {
             $found = $lint->of((string) $folder);
             $this->line(basename((string) $folder).': '.array_sum($found['counts']['kind']).' questions.');
             foreach (array_filter($found['counts']) as $what => $counts) {
                 ksort($counts);
-                $this->line("  by {$what}: ".implode(', ', array_map(fn (string $name, int $n): string => "{$name} {$n}", array_keys($counts), $counts)));
+                $this->line(
+                    "  by {$what}: ".
+                        implode(
+                            ', ',
+                            array_map(
+                                fn (string $name, int $n): string => "{$name} {$n}",
+                                array_keys($counts),
+                                $counts,
+                            ),
+                        ),
+                );
             }
             foreach ($found['faults'] as $fault) {
                 $this->error("  {$fault}");

@@ -15,8 +15,15 @@ final class ListDemoPeople extends Command
 
     public function handle(): int
     {
-        $people = User::query()->whereNotNull('made_up_as')->where('made_up_as', 'not like', 'cohort-%')->orderBy('id')->get();
-        $this->table(['Name', 'E-mail', ''], $people->map(fn (User $person): array => [$person->name, $person->email, (string) $person->about])->all());
+        $people = User::query()
+            ->whereNotNull('made_up_as')
+            ->where('made_up_as', 'not like', 'cohort-%')
+            ->orderBy('id')
+            ->get();
+        $this->table(
+            ['Name', 'E-mail', ''],
+            $people->map(fn (User $person): array => [$person->name, $person->email, (string) $person->about])->all(),
+        );
 
         return self::SUCCESS;
     }

@@ -6,11 +6,12 @@ namespace App\Console\Commands;
 
 use App\Account\Role;
 use App\Account\User;
+use App\Cohort\ItemStatisticsStore;
+use App\Demo\DemoCohort;
+use App\Demo\DemoHistory;
 use App\Question\Exam;
 use App\Sitting\Sitting;
 use App\Workshop\BankLoader;
-use App\Workshop\DemoCohort;
-use App\Workshop\DemoHistory;
 use App\Workshop\InvalidBank;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Hash;
@@ -24,23 +25,31 @@ final class LoadDemo extends Command
 
     protected $description = 'Load the demo exams and the made-up people to sign in as; safe to run again';
 
-    public function handle(BankLoader $loader, DemoHistory $history, DemoCohort $cohort): int
-    {
+    public function handle(
+        BankLoader $loader,
+        DemoHistory $history,
+        DemoCohort $cohort,
+        ItemStatisticsStore $statistics,
+    ): int {
         try {
             foreach (glob(database_path('demo/*/exam.yaml')) ?: [] as $sheet) {
                 $loaded = $loader->load(dirname($sheet));
-                $this->line(basename(dirname($sheet)).": {$loaded['questions']} questions, {$loaded['changed']} of them new or changed.");
+                $this->line(
+                    basename(dirname($sheet)).
+                        ": {$loaded['questions']} questions, {$loaded['changed']} of them new or changed.",
+                );
             }
         } catch (InvalidBank $invalid) {
             $this->error($invalid->getMessage());
 
             return self::FAILURE;
         }
-        $this->people($history);
         $sittings = $cohort->load($this->exam(), (int) $this->option('cohort'));
         if ($sittings > 0) {
             $this->line("{$this->option('cohort')} made-up candidates have sat the papers: {$sittings} sittings.");
+            $statistics->renew($this->exam());
         }
+        $this->people($history);
 
         return self::SUCCESS;
     }
@@ -48,26 +57,37 @@ final class LoadDemo extends Command
     private function people(DemoHistory $history): void
     {
         $exam = $this->exam();
-        /** @var list<array{key: string, name: string, about: string, role?: string, extra_time?: string, story?: array{days: int, sittings: int, questions: int, ability: float, growth: float, bias: float}}> $people */
+        /**
+         * @var list<array{
+         *     key: string, name: string, about: string, role?: string, extra_time?: string,
+         *     story?: array{days: int, sittings: int, questions: int, ability: float, growth: float, bias: float}
+         * }> $people
+         */
         $people = Yaml::parseFile(database_path('demo/people.yaml'));
         $password = Hash::make(self::PASSWORD);
         foreach ($people as $person) {
-            $user = User::query()->where('made_up_as', $person['key'])->first() ?? new User;
-            $user->forceFill([
-                'name' => $person['name'], 'email' => "{$person['key']}@corvane.example", 'about' => $person['about'], 'password' => $password,
-                'role' => Role::from($person['role'] ?? 'candidate'), 'extra_time' => $person['extra_time'] ?? '1', 'made_up_as' => $person['key'],
-            ])->save();
+            $user = User::query()->where('made_up_as', $person['key'])->first() ?? new User();
+            $user
+                ->forceFill([
+                    'name' => $person['name'],
+                    'email' => "{$person['key']}@corvane.example",
+                    'about' => $person['about'],
+                    'password' => $password,
+                    'role' => Role::from($person['role'] ?? 'candidate'),
+                    'extra_time' => $person['extra_time'] ?? '1',
+                    'made_up_as' => $person['key'],
+                ])
+                ->save();
             if (isset($person['story']) && ! Sitting::query()->where('user_id', $user->id)->exists()) {
-                $this->line("{$person['name']}: {$history->tell($user->refresh(), $exam, $person['story'])} sittings.");
+                $this->line(
+                    "{$person['name']}: {$history->tell($user->refresh(), $exam, $person['story'])} sittings.",
+                );
             }
         }
     }
 
     private function exam(): Exam
     {
-        $exam = Exam::query()->orderBy('position')->firstOrFail();
-        assert($exam instanceof Exam);
-
-        return $exam;
+        return Exam::query()->orderBy('position')->firstOrFail();
     }
 }

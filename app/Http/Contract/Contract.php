@@ -16,7 +16,7 @@ final class Contract
     /** The contract as it should be on disk. */
     public static function json(): string
     {
-        $api = (new Generator(new NullLogger))->setVersion(Annotated\OpenApi::VERSION_3_1_0)->generate([app_path()]);
+        $api = (new Generator(new NullLogger()))->setVersion(Annotated\OpenApi::VERSION_3_1_0)->generate([app_path()]);
         assert($api !== null);
         /** @var array{components: array{schemas: array<string, array<string, mixed>>}} $document */
         $document = json_decode($api->toJson(), true, 64, JSON_THROW_ON_ERROR);
@@ -41,6 +41,14 @@ final class Contract
             $schema['additionalProperties'] = false;
         }
         foreach (is_array($schema['properties'] ?? null) ? $schema['properties'] : [] as $name => $property) {
+            // A property typed as one of our enums is the text that stands for it.
+            $types = array_map(
+                fn (string $type): string => enum_exists($type) ? 'string' : $type,
+                (array) ($property['type'] ?? []),
+            );
+            if ($types !== []) {
+                $schema['properties'][$name]['type'] = count($types) === 1 ? $types[0] : $types;
+            }
             // A property that may be null must list null among its values too.
             if (isset($property['enum']) && in_array('null', (array) ($property['type'] ?? ''), true)) {
                 $schema['properties'][$name]['enum'][] = null;
@@ -53,7 +61,10 @@ final class Contract
     /** @param  array<string, mixed>  $document */
     private static function encode(array $document): string
     {
-        $json = json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
+        $json = json_encode(
+            $document,
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+        );
 
         return $json."\n";
     }

@@ -13,8 +13,15 @@ final class Get extends OA\Get
      * @param  class-string|null  $takes
      * @param  class-string|null  $returns
      */
-    public function __construct(string $path, string $summary, ?string $takes = null, ?string $returns = null, int $status = 200)
-    {
-        parent::__construct(...Endpoint::described($path, $summary, $takes, $returns, $status));
+    public function __construct(
+        string $path,
+        string $summary,
+        ?string $takes = null,
+        ?string $returns = null,
+        int $status = 200,
+    ) {
+        parent::__construct(
+            ...Endpoint::described(path: $path, summary: $summary, takes: $takes, returns: $returns, status: $status),
+        );
     }
 }

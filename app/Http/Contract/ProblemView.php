@@ -13,8 +13,17 @@ final readonly class ProblemView
     /** @param  array<string, list<string>>  $fields */
     public function __construct(
         #[OA\Property] public string $message,
-        #[OA\Property(description: 'A word for programs, such as open_elsewhere.', nullable: true)] public ?string $reason = null,
-        #[OA\Property(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')))] public object|array $fields = new \stdClass,
+        #[
+            OA\Property(description: 'A word for programs, such as open_elsewhere.', nullable: true),
+        ]
+        public ?string $reason = null,
+        #[
+            OA\Property(
+                type: 'object',
+                additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')),
+            ),
+        ]
+        public object|array $fields = new \stdClass(),
     ) {
     }
 }

@@ -16,7 +16,9 @@ final class SecurityHeaders
     {
         $response = $next($request);
         $headers = [
-            'Content-Security-Policy' => "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; media-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
+            'Content-Security-Policy' => "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data:; ".
+                "font-src 'self'; connect-src 'self'; media-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; ".
+                "frame-ancestors 'none'",
             'X-Content-Type-Options' => 'nosniff',
             'X-Frame-Options' => 'DENY',
             'Referrer-Policy' => 'same-origin',
@@ -32,7 +34,11 @@ final class SecurityHeaders
         }
         foreach ($headers as $name => $value) {
             // A drawing has a stricter policy of its own.
-            $response->headers->set($name, $value, ! ($name === 'Content-Security-Policy' && $response->headers->has($name)));
+            $response->headers->set(
+                $name,
+                $value,
+                ! ($name === 'Content-Security-Policy' && $response->headers->has($name)),
+            );
         }
 
         return $response;

@@ -4,9 +4,16 @@ declare(strict_types=1);
 
 namespace App\Workshop\Lint;
 
+use App\Media\Shelf;
+use App\Workshop\QuestionEntry;
 use Brick\Math\BigRational;
 use Symfony\Component\ExpressionLanguage\ExpressionLanguage;
 use Throwable;
+use Uplandia\Core\Marking\Marker;
+use Uplandia\Core\Marking\Outcome;
+use Uplandia\Core\Question\Definition;
+use Uplandia\Core\Question\Kind;
+use Uplandia\Core\Question\Number;
 
 /** Recomputes numeric keys from the formula beside them. */
 final class Numbers
@@ -29,18 +36,42 @@ final class Numbers
             try {
                 $computed = (float) $language->evaluate((string) $question['check']);
             } catch (Throwable $error) {
-                $faults[] = "{$question['id']}: the formula \"{$question['check']}\" cannot be computed: {$error->getMessage()}";
+                $faults[] = "{$question['id']}: the formula \"{$question['check']}\" "
+                    ."cannot be computed: {$error->getMessage()}";
 
                 continue;
             }
             if (abs($computed - $key) > 0.5 * 10 ** -$decimals + 1e-9) {
-                $faults[] = sprintf('%s: the key is %s, but its formula gives %s.', $question['id'], $question['value'], round($computed, 6));
+                $faults[] = sprintf(
+                    '%s: the key is %s, but its formula gives %s.',
+                    $question['id'],
+                    $question['value'],
+                    round($computed, 6),
+                );
             }
-            foreach ((array) ($question['slips'] ?? []) as $slip) {
-                $tolerance = max(BigRational::of((string) ($question['absolute'] ?? 0))->toFloat(), BigRational::of((string) ($question['relative'] ?? 0))->toFloat() * abs($key));
-                if (abs(BigRational::of((string) $slip['value'])->toFloat() - $key) <= $tolerance) {
-                    $faults[] = "{$question['id']}: the slip {$slip['value']} would be marked right.";
-                }
+            array_push($faults, ...self::slipFaults($question));
+        }
+
+        return $faults;
+    }
+
+    /**
+     * Slips that would earn credit, by the marker itself.
+     *
+     * @param  array<mixed>  $question
+     * @return list<string>
+     */
+    private static function slipFaults(array $question): array
+    {
+        $entry = QuestionEntry::of($question, Shelf::none());
+        $number = Definition::question(Kind::Number, $entry['shown'], $entry['withheld']);
+        assert($number instanceof Number);
+        $unit = array_key_first(array_filter($number->units, fn (BigRational $factor): bool => $factor->isEqualTo(1)));
+        $faults = [];
+        foreach ((array) ($question['slips'] ?? []) as $slip) {
+            $response = ['text' => (string) $slip['value']] + ($unit === null ? [] : ['unit' => (string) $unit]);
+            if ((new Marker())->mark($number, $response)->outcome !== Outcome::Missed) {
+                $faults[] = "{$question['id']}: the slip {$slip['value']} would be marked right.";
             }
         }
 
@@ -50,14 +81,25 @@ final class Numbers
     /** Arithmetic with degrees, as walkers reckon. */
     private static function language(): ExpressionLanguage
     {
-        $language = new ExpressionLanguage;
+        $language = new ExpressionLanguage();
         $functions = [
-            'sqrt' => sqrt(...), 'abs' => abs(...), 'floor' => floor(...), 'ceil' => ceil(...), 'hypot' => hypot(...),
-            'sin' => fn (float|int $degrees): float => sin(deg2rad($degrees)), 'cos' => fn (float|int $degrees): float => cos(deg2rad($degrees)), 'tan' => fn (float|int $degrees): float => tan(deg2rad($degrees)),
-            'atan' => fn (float|int $ratio): float => rad2deg(atan($ratio)), 'pi' => fn (): float => M_PI,
+            'sqrt' => sqrt(...),
+            'abs' => abs(...),
+            'floor' => floor(...),
+            'ceil' => ceil(...),
+            'hypot' => hypot(...),
+            'sin' => fn (float|int $degrees): float => sin(deg2rad($degrees)),
+            'cos' => fn (float|int $degrees): float => cos(deg2rad($degrees)),
+            'tan' => fn (float|int $degrees): float => tan(deg2rad($degrees)),
+            'atan' => fn (float|int $ratio): float => rad2deg(atan($ratio)),
+            'pi' => fn (): float => M_PI,
         ];
         foreach ($functions as $name => $function) {
-            $language->register($name, fn (string ...$arguments): string => $name.'('.implode(', ', $arguments).')', fn (array $values, mixed ...$arguments): mixed => $function(...$arguments));
+            $language->register(
+                $name,
+                fn (string ...$arguments): string => $name.'('.implode(', ', $arguments).')',
+                fn (array $values, mixed ...$arguments): mixed => $function(...$arguments),
+            );
         }
 
         return $language;

@@ -38,14 +38,28 @@ final class Papers
                     if (($entry['tags']['paper'] ?? null) !== $paper['code']) {
                         $faults[] = "Paper {$paper['code']}: {$code} is tagged with another paper.";
                     }
-                    $items[] = new PaperItem($code, (string) $section, $topics[explode('.', $entry['topic'])[0]] ?? -1, Kind::from($entry['kind']), $entry['unit'], $unitKinds[$entry['unit'] ?? ''] ?? null);
+                    $items[] = new PaperItem(
+                        question: $code,
+                        section: (string) $section,
+                        topic: $topics[explode('.', $entry['topic'])[0]] ?? -1,
+                        kind: Kind::from($entry['kind']),
+                        unit: $entry['unit'],
+                        unitKind: $unitKinds[$entry['unit'] ?? ''] ?? null,
+                    );
                 }
             }
             $named = array_column($items, 'question');
             if (count(array_unique($named)) !== count($named)) {
                 $faults[] = "Paper {$paper['code']} asks a question twice.";
             }
-            array_push($faults, ...array_map(fn (string $fault): string => "Paper {$paper['code']}: {$fault}", $blueprint->faults($items, array_column($folder->sheet['topics'], 'weight'))), ...self::tornUnits($paper['code'], $items, $folder));
+            array_push(
+                $faults,
+                ...array_map(
+                    fn (string $fault): string => "Paper {$paper['code']}: {$fault}",
+                    $blueprint->faults($items, array_column($folder->sheet['topics'], 'weight')),
+                ),
+                ...self::tornUnits($paper['code'], $items, $folder),
+            );
         }
 
         return $faults;

@@ -51,7 +51,9 @@ final class Texts
             }
         }
 
-        return $total > self::ALL_AT_MOST ? [...$faults, "The media have {$total} bytes in all; 15 MB is the most."] : $faults;
+        return $total > self::ALL_AT_MOST
+            ? [...$faults, "The media have {$total} bytes in all; 15 MB is the most."]
+            : $faults;
     }
 
     /**
@@ -67,17 +69,24 @@ final class Texts
             foreach (self::strings($text) as $one) {
                 preg_match_all(self::FORMULA, $one, $found, PREG_SET_ORDER);
                 foreach ($found as $match) {
-                    $formulas[] = ['owner' => $owner, 'tex' => ($match[1] ?? '') !== '' ? $match[1] : $match[2]];
+                    $formulas[] = ['owner' => $owner, 'tex' => ($match[1] ?? '') !== '' ? $match[1] : $match[2] ?? ''];
                 }
             }
         }
         if ($formulas === []) {
             return [];
         }
-        $parser = new Process(['node', __DIR__.'/parse-tex.mjs'], base_path(), null, (string) json_encode($formulas));
+        $parser = new Process(
+            ['node', __DIR__.'/parse-tex.mjs'],
+            base_path(),
+            null,
+            (string) json_encode($formulas),
+        );
         $parser->run();
 
-        return $parser->isSuccessful() ? array_values((array) json_decode($parser->getOutput(), true)) : ['The TeX could not be parsed: '.trim($parser->getErrorOutput())];
+        return $parser->isSuccessful()
+            ? array_values((array) json_decode($parser->getOutput(), true))
+            : ['The TeX could not be parsed: '.trim($parser->getErrorOutput())];
     }
 
     /**
@@ -100,6 +109,10 @@ final class Texts
     /** @return list<string> */
     private static function strings(mixed $value): array
     {
-        return is_array($value) ? array_merge([], ...array_map(self::strings(...), array_values($value))) : (is_string($value) ? [$value] : []);
+        return is_array($value)
+            ? array_merge([], ...array_map(self::strings(...), array_values($value)))
+            : (is_string($value)
+                ? [$value]
+                : []);
     }
 }

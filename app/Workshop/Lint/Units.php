@@ -43,7 +43,12 @@ final class Units
             sort($gaps);
             sort($found);
             if ($gaps !== $found) {
-                $faults[] = "{$question['id']}: the stem marks the gaps ".(implode(', ', $found) ?: 'none').', but the question has '.(implode(', ', $gaps) ?: 'none').'.';
+                $faults[] =
+                    "{$question['id']}: the stem marks the gaps ".
+                    (implode(', ', $found) ?: 'none').
+                    ', but the question has '.
+                    (implode(', ', $gaps) ?: 'none').
+                    '.';
             }
         }
 

@@ -7,171 +7,256 @@ namespace Uplandia\Core\Sitting\Internal;
 use Uplandia\Core\Sitting\ActiveTime;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
-use Uplandia\Core\Sitting\Fold;
 use Uplandia\Core\Sitting\Terms;
 
-/** The sitting's time: when it started, paused, broke off, changed section, and ended. */
-final readonly class Clock
+/**
+ * The sitting's time: when it started, paused, broke off, changed section or question, and ended. Events come in the
+ * order of receipt; before each, time runs on to it. Moments are Unix milliseconds.
+ */
+final class Clock
 {
-    private const CLOCK_KINDS = [EventKind::Started, EventKind::Paused, EventKind::Resumed, EventKind::BreakBegan, EventKind::BreakEnded, EventKind::SectionBegan, EventKind::HandedIn];
+    public ?int $startedAt = null;
 
-    /**
-     * @param  list<array{int, int|null}>  $pauses
-     * @param  list<array{int, int|null}>  $breaks
-     * @param  list<array{int, int|null}>  $sections  active time from, to (null: open)
-     * @param  list<array{int, int|null}>  $questions  with a limit a question: active time from, to, for those whose turn has come
-     */
-    private function __construct(
-        public ?int $startedAt,
-        public ?int $endedAt,
-        public bool $byClock,
-        public ActiveTime $active,
-        public array $pauses,
-        public array $breaks,
-        public array $sections,
-        public array $questions,
-        /** Active time at which the whole sitting runs out. */
-        public ?int $limit,
-    ) {
+    public ?int $endedAt = null;
+
+    public bool $byClock = false;
+
+    /** Index of the section that is open. */
+    public int $section = 0;
+
+    /** @var list<int> section => moment it closed */
+    public array $sectionEnds = [];
+
+    /** With a limit a question: whose turn it is. */
+    public int $turn = 0;
+
+    /** @var list<int> question => moment its turn ended */
+    public array $turnEnds = [];
+
+    /** @var list<Spell> */
+    public array $pauses = [];
+
+    /** @var list<Spell> */
+    public array $breaks = [];
+
+    /** Active time at which the open section, and the present turn, began. */
+    private int $sectionFrom = 0;
+
+    private int $turnFrom = 0;
+
+    private ?ActiveTime $active = null;
+
+    public function __construct(private readonly Terms $terms)
+    {
     }
 
-    /** @param  array<string, Event>  $events */
-    public static function of(Terms $terms, array $events): self
+    /** Lets time run to a moment: whatever runs out on the way, runs out. */
+    public function advance(int $to): void
     {
-        $moving = array_filter($events, static fn (Event $event): bool => in_array($event->kind, self::CLOCK_KINDS, true));
-        usort($moving, Event::inReceipt(...));
-        $startedAt = null;
-        foreach ($moving as $event) {
-            if ($event->kind === EventKind::Started) {
-                $startedAt = $event->at;
-                break;
+        while ($this->startedAt !== null && $this->endedAt === null) {
+            $next = $this->nearest();
+            if ($next === null || $this->activeUpTo($to) < $next) {
+                return;
             }
+            $moment = $this->timeline()->momentOf($next) ?? $to;
+            match ($next) {
+                $this->terms->limit => $this->end($moment, true),
+                $this->sectionLimit() => $this->closeSection($next, $moment),
+                default => $this->closeTurn($next, $moment),
+            };
         }
-        if ($startedAt === null) {
-            return new self(null, null, false, ActiveTime::since(0, []), [], [], [], [], $terms->limit);
-        }
-        $handedIn = null;
-        foreach ($moving as $event) {
-            if ($event->kind === EventKind::HandedIn && $event->at >= $startedAt) {
-                $handedIn = $event->at;
-                break;
-            }
-        }
-        // Nothing that comes after hand-in may move the clock.
-        $moving = array_values(array_filter($moving, static fn (Event $event): bool => $event->at >= $startedAt && ($handedIn === null || $event->at <= $handedIn)));
-        $pauses = $terms->pausable ? self::spells($moving, EventKind::Paused, EventKind::Resumed) : [];
-        $active = ActiveTime::since($startedAt, $pauses);
-        $sections = self::sections($terms, $moving, $active);
-        $questions = $terms->questionLimit === null ? [] : self::turns($terms, $events, $active, $terms->questionLimit);
-
-        $limits = array_filter([
-            $terms->limit,
-            $terms->sectionsInTurn() && count($sections) === count($terms->sectionLimits) ? $sections[count($sections) - 1][1] : null,
-            count($questions) === count($terms->items) ? $questions[count($questions) - 1][1] : null,
-        ], is_int(...));
-        $limit = $limits === [] ? null : min($limits);
-        $zero = $limit === null ? null : $active->momentOf($limit);
-        $byClock = $zero !== null && ($handedIn === null || $zero <= $handedIn);
-
-        return new self($startedAt, $byClock ? $zero : $handedIn, $byClock, $active, $pauses, array_slice(self::spells($moving, EventKind::BreakBegan, EventKind::BreakEnded), 0, $terms->breaks), $sections, $questions, $limit);
     }
 
-    /** Whether something was done by a moment and has arrived in time to count. */
-    public static function madeBy(Event $event, int $moment): bool
+    /** Active time at which the nearest clock runs out; null: none runs. */
+    public function nearest(): ?int
     {
-        return $event->doneAt() <= $moment && $event->at <= $moment + Fold::GRACE_MS;
-    }
+        $limits = array_filter([$this->terms->limit, $this->sectionLimit(), $this->turnLimit()], is_int(...));
 
-    /** Index of the section that is open at an active time. */
-    public function sectionAt(int $active): int
-    {
-        $open = 0;
-        foreach ($this->sections as $i => [$from]) {
-            if ($from <= $active) {
-                $open = $i;
-            }
-        }
-
-        return $open;
+        return $limits === [] ? null : min($limits);
     }
 
     /**
-     * @param  list<Event>  $moving  in order of receipt
-     * @return list<array{int, int|null}>
-     */
-    private static function spells(array $moving, EventKind $from, EventKind $to): array
-    {
-        $spells = [];
-        $open = null;
-        foreach ($moving as $event) {
-            if ($event->kind === $from) {
-                $open ??= $event->at;
-            } elseif ($event->kind === $to && $open !== null) {
-                $spells[] = [$open, $event->at];
-                $open = null;
-            }
-        }
-        if ($open !== null) {
-            $spells[] = [$open, null];
-        }
-
-        return $spells;
-    }
-
-    /**
-     * Each section runs from the end of the one before until the candidate moves on or its limit is reached.
+     * What moves the clock.
      *
-     * @param  list<Event>  $moving
-     * @return list<array{int, int|null}> active time from, to
+     * @return string|null why it does not
      */
-    private static function sections(Terms $terms, array $moving, ActiveTime $active): array
+    public function take(Event $event): ?string
     {
-        if (! $terms->sectionsInTurn()) {
-            return [];
+        if ($event->kind === EventKind::Started) {
+            $this->startedAt ??= $event->at;
+
+            return null;
         }
-        $sections = [];
-        $from = 0;
-        foreach ($terms->sectionLimits as $i => $limit) {
-            $to = $limit === null ? null : $from + $limit;
-            foreach ($moving as $event) {
-                if ($event->kind === EventKind::SectionBegan && $event->value === $i + 1 && $active->upTo($event->at) >= $from) {
-                    $to = min($to ?? PHP_INT_MAX, $active->upTo($event->at));
-                    break;
-                }
-            }
-            $sections[] = [$from, $to];
-            if ($to === null) {
-                break;
-            }
-            $from = $to;
+        if ($this->startedAt === null || $this->endedAt !== null) {
+            return null;
         }
 
-        return $sections;
+        return match ($event->kind) {
+            EventKind::HandedIn => $this->end($event->at, false),
+            EventKind::Paused => $this->pause($event),
+            EventKind::Resumed => $this->resume($event),
+            EventKind::BreakBegan => $this->beginBreak($event),
+            EventKind::BreakEnded => Spell::close($this->breaks, $event),
+            EventKind::SectionBegan => $this->beginSection($event),
+            default => null,
+        };
     }
 
-    /**
-     * With a limit a question, each has its turn from the end of the one before until the next is shown or time is up.
-     *
-     * @param  array<string, Event>  $events
-     * @return list<array{int, int|null}>
-     */
-    private static function turns(Terms $terms, array $events, ActiveTime $active, int $limit): array
+    /** The candidate goes on to the next question, where each has its own time. */
+    public function showTurn(int $position, int $at): void
     {
-        $shown = [];
-        foreach ($events as $event) {
-            if ($event->kind === EventKind::Shown && $event->position !== null) {
-                $shown[$event->position][] = $active->upTo($event->doneAt());
-            }
+        if ($this->terms->questionLimit !== null && $position === $this->turn + 1) {
+            $this->closeTurn($this->activeUpTo($at), $at);
         }
-        $turns = [];
-        $from = 0;
-        foreach (array_keys($terms->items) as $i) {
-            $moved = array_filter($shown[$i + 1] ?? [], static fn (int $at): bool => $at >= $from);
-            $to = min([$from + $limit, ...$moved]);
-            $turns[] = [$from, $to];
-            $from = $to;
+    }
+
+    public function isPaused(): bool
+    {
+        return Spell::open($this->pauses) !== null;
+    }
+
+    public function isOnBreak(): bool
+    {
+        return Spell::open($this->breaks) !== null;
+    }
+
+    /** Active time from the start to a moment, pauses left out. */
+    public function activeUpTo(int $moment): int
+    {
+        return $this->startedAt === null ? 0 : $this->timeline()->upTo(min($moment, $this->endedAt ?? $moment));
+    }
+
+    /** The same with breaks left out: a break does not stop the clock, but no question is on screen. */
+    public function onScreenUpTo(int $moment): int
+    {
+        $onBreak = 0;
+        foreach ($this->breaks as $spell) {
+            $onBreak +=
+                $this->activeUpTo(min($moment, $spell->to ?? $moment)) - $this->activeUpTo(min($moment, $spell->from));
         }
 
-        return $turns;
+        return $this->activeUpTo($moment) - $onBreak;
+    }
+
+    /** When the clock will have run out; null: it stands, or none runs. */
+    public function deadline(): ?int
+    {
+        $nearest = $this->nearest();
+
+        return $nearest === null || $this->startedAt === null || $this->isPaused()
+            ? null
+            : $this->timeline()->momentOf($nearest);
+    }
+
+    /** When a question's own time was over; null: it is not, or it has none. */
+    public function closedAt(int $position): ?int
+    {
+        $moments = array_filter(
+            [
+                $this->endedAt,
+                $this->turnEnds[$position] ?? null,
+                $this->terms->sectionsInTurn()
+                    ? $this->sectionEnds[$this->terms->items[$position]->section] ?? null
+                    : null,
+            ],
+            is_int(...),
+        );
+
+        return $moments === [] ? null : min($moments);
+    }
+
+    private function end(int $at, bool $byClock): null
+    {
+        $this->endedAt = $at;
+        $this->byClock = $byClock;
+
+        return null;
+    }
+
+    private function pause(Event $event): ?string
+    {
+        if (! $this->terms->pausable) {
+            return 'This sitting cannot be paused.';
+        }
+        if (! $this->isPaused()) {
+            $this->pauses[] = new Spell($event);
+            $this->active = null;
+        }
+
+        return null;
+    }
+
+    private function resume(Event $event): null
+    {
+        Spell::close($this->pauses, $event);
+        $this->active = null;
+
+        return null;
+    }
+
+    private function beginBreak(Event $event): ?string
+    {
+        if (count($this->breaks) >= $this->terms->breaks) {
+            return 'There is no break left to take.';
+        }
+        if (! $this->isOnBreak()) {
+            $this->breaks[] = new Spell($event);
+        }
+
+        return null;
+    }
+
+    private function beginSection(Event $event): ?string
+    {
+        if (! $this->terms->hasSectionToBegin($event->value) || $event->value !== $this->section + 1) {
+            return 'The test has no such section to begin.';
+        }
+        $this->closeSection($this->activeUpTo($event->at), $event->at);
+
+        return null;
+    }
+
+    private function sectionLimit(): ?int
+    {
+        $limit = $this->terms->sectionsInTurn() ? $this->terms->sections[$this->section]->limit ?? null : null;
+
+        return $limit === null ? null : $this->sectionFrom + $limit;
+    }
+
+    private function turnLimit(): ?int
+    {
+        return $this->terms->questionLimit === null ? null : $this->turnFrom + $this->terms->questionLimit;
+    }
+
+    private function closeSection(int $active, int $moment): null
+    {
+        $this->sectionEnds[] = $moment;
+        if ($this->section === count($this->terms->sections) - 1) {
+            return $this->end($moment, true);
+        }
+        $this->section++;
+        $this->sectionFrom = $active;
+
+        return null;
+    }
+
+    private function closeTurn(int $active, int $moment): null
+    {
+        $this->turnEnds[] = $moment;
+        if ($this->turn === count($this->terms->items) - 1) {
+            return $this->end($moment, true);
+        }
+        $this->turn++;
+        $this->turnFrom = $active;
+
+        return null;
+    }
+
+    private function timeline(): ActiveTime
+    {
+        return $this->active ??= ActiveTime::since(
+            (int) $this->startedAt,
+            array_map(static fn (Spell $spell): array => [$spell->from, $spell->to], $this->pauses),
+        );
     }
 }

@@ -49,13 +49,6 @@ export const result = (sitting: string) =>
     staleTime: Infinity,
   });
 
-export const insight = (sitting: string) =>
-  queryOptions({
-    queryKey: ['insight', sitting],
-    queryFn: () => ask(api.GET('/api/sittings/{sitting}/insight', { params: { path: { sitting } } })),
-    staleTime: Infinity,
-  });
-
 export const review = (sitting: string) =>
   queryOptions({
     queryKey: ['review', sitting],

@@ -127,23 +127,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/exams/{exam}/papers/{paper}/sittings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Sit a fixed paper */
-        post: operations["sitAFixedPaper"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/exams/{exam}/count": {
         parameters: {
             query?: never;
@@ -155,23 +138,6 @@ export interface paths {
         put?: never;
         /** How many questions are there */
         post: operations["howManyQuestionsAreThere"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/tests": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Build a test */
-        post: operations["buildATest"];
         delete?: never;
         options?: never;
         head?: never;
@@ -221,23 +187,6 @@ export interface paths {
         };
         /** Read a handbook section */
         get: operations["readAHandbookSection"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{sitting}/insight": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Read what a result tells */
-        get: operations["readWhatAResultTells"];
         put?: never;
         post?: never;
         delete?: never;
@@ -308,6 +257,40 @@ export interface paths {
         get: operations["explainAQuestion"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Build a test */
+        post: operations["buildATest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/papers/{paper}/sittings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sit a fixed paper */
+        post: operations["sitAFixedPaper"];
         delete?: never;
         options?: never;
         head?: never;
@@ -426,33 +409,6 @@ export interface components {
             /** @enum {string} */
             extraTime: "1" | "1.25" | "1.5" | "2";
         };
-        /** @description The key of a question, in the fields that its kind needs. */
-        Answer: {
-            /** @description Ids of the options that are right. */
-            options: string[];
-            /** @description Row id: id of its right choice. */
-            rows: {
-                [key: string]: string;
-            };
-            /** @description Item ids in their right order. */
-            order: string[];
-            /** @description Gap id: an accepted answer. */
-            gaps: {
-                [key: string]: string;
-            };
-            value: string | null;
-            /** @description How far off still counts. */
-            tolerance: string | null;
-            unit: string | null;
-            slips: components["schemas"]["Slip"][];
-            targets: components["schemas"]["Region"][];
-            decoys: components["schemas"]["Region"][];
-            rubric: components["schemas"]["Criterion"][];
-            /** @description A model answer. Markdown. */
-            model: string | null;
-            /** @description Sentences of the passage that prove it. */
-            evidence: string[];
-        };
         /** @description What a candidate should know before a sitting, and where it stands. */
         Briefing: {
             id: string;
@@ -468,9 +424,15 @@ export interface components {
             marks: string;
             /** @description With extra time. */
             limitMs: number | null;
+            /** @description Of the limit, meant for reading. */
+            readingMs: number;
             extraTime: string;
             /** @description By the pace plan, without reserve. */
             msPerMark: number | null;
+            /** @description A pause stops the clock. */
+            pausable: boolean;
+            /** @description How many breaks may be taken; a break does not stop the clock. */
+            breaks: number;
             sections: components["schemas"]["SectionBrief"][];
         };
         /** @description What the builder shows before anything is chosen. */
@@ -492,20 +454,19 @@ export interface components {
             /** @description The sitting that is ready to begin. */
             sitting: string;
         };
-        /** @description First answers against last ones. */
-        Changes: {
-            wrongToRight: number;
-            rightToWrong: number;
-            wrongToWrong: number;
-        };
-        /** @description How many questions some choices leave, and what to do when they are too few. */
+        /** @description How many questions some choices leave, in whole units, and what to do when the count asked for cannot be made. */
         Count: {
             available: number;
+            /** @description Why the count cannot be made, and the ways out; null: it can. */
             shortfall: string | null;
+            /** @description The nearest smaller count that can be made. */
+            below: number | null;
+            /** @description The nearest larger count that can be made. */
+            above: number | null;
             /** @description Time limit that would be set if none is given, in minutes, before extra time. */
             minutes: number;
         };
-        /** @description How many questions there are, by pool. The first five after `all` add up to it. */
+        /** @description How many questions there are, by pool. The six between `all` and `flagged` add up to it. */
         Counts: {
             all: number;
             new: number;
@@ -513,6 +474,7 @@ export interface components {
             partly: number;
             missed: number;
             leftBlank: number;
+            toBeMarked: number;
             flagged: number;
         };
         /** @description A point of a rubric. */
@@ -556,18 +518,22 @@ export interface components {
                 [key: string]: unknown;
             } | null;
             /** @enum {string} */
-            outcome: "right" | "partly" | "missed" | "left_blank" | "pending";
+            outcome: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending";
             marks: string;
-            answer: components["schemas"]["Answer"];
-            unit: components["schemas"]["Unit"] | null;
+            parts: components["schemas"]["Part"][];
+            /** @description How far off a number still counts. */
+            tolerance: string | null;
+            /** @description Of a written answer. */
+            rubric: components["schemas"]["Criterion"][];
             /** @description Criterion id: points the candidate gave; null: not marked yet. */
             rubricMarks: {
                 [key: string]: string;
             } | null;
-            /** @description Id of an option, row, item or gap: why. Markdown. */
-            why: {
-                [key: string]: string;
-            };
+            /** @description A model answer. Markdown. */
+            model: string | null;
+            unit: components["schemas"]["Unit"] | null;
+            /** @description Sentences of the passage that prove it. */
+            evidence: string[];
             /** @description Markdown. */
             rationale: string;
             /** @description Where the handbook tells more. */
@@ -575,10 +541,9 @@ export interface components {
             exam: string;
             topic: string;
             subtopic: string;
-            difficulty: string;
+            /** @enum {string} */
+            difficulty: "easy" | "moderate" | "hard";
             activeMs: number;
-            /** @description Options that had been ruled out. */
-            struck: string[];
         };
         /** @description Sureness against outcome, counted. */
         Footing: {
@@ -594,6 +559,57 @@ export interface components {
         ForgotRequest: {
             email: string;
         };
+        /** @description What a topic, subtopic or section came to, and where it stands against the cut. */
+        Group: {
+            code: string;
+            name: string;
+            tally: components["schemas"]["Tally"];
+            /**
+             * @description Against the cut, by the bounds.
+             * @enum {string}
+             */
+            status: "above" | "below" | "unsettled";
+            /**
+             * Format: float
+             * @description Share of the marks of what is settled, 0 to 1; null: nothing is.
+             */
+            share: number | null;
+            /**
+             * Format: float
+             * @description Of the share, 8 times in 10.
+             */
+            low: number;
+            /**
+             * Format: float
+             * @description Of the share, 8 times in 10.
+             */
+            high: number;
+            /** @description Too few questions are settled to call it above or below. */
+            thin: boolean;
+            parts: components["schemas"]["Group"][];
+        };
+        /** @description Time, second thoughts and ruling out. */
+        Habits: {
+            /** @description Positions of the five longest on screen, longest first. */
+            slowest: number[];
+            /** @description First response against last. */
+            wrongToRight: number;
+            rightToWrong: number;
+            wrongToWrong: number;
+            /** @description Questions in which options were ruled out. */
+            ruledOut: number;
+            /** @description Of them, in how many the right one was. */
+            keyRuledOut: number;
+            /** @description Answered questions narrowed to two options. */
+            narrowedToTwo: number;
+            /**
+             * Format: float
+             * @description Mean credit of those, 0 to 1.
+             */
+            accuracyNarrowed: number | null;
+            /** @description Answers given faster than the question can be read. */
+            rapidGuesses: number;
+        };
         /** @description The contents of an exam's handbook, in order. */
         Handbook: {
             exam: string;
@@ -607,18 +623,13 @@ export interface components {
                 [key: string]: string;
             };
         };
-        /** @description What a result tells beyond its marks. */
-        Insight: {
-            /** @description Where the result stands, in a sentence. */
-            opening: string;
-            /** @description At most two, the most useful first. */
-            facts: string[];
-            levels: components["schemas"]["SurenessLevel"][];
-            footing: components["schemas"]["Footing"];
-            /** @description Positions of the five longest on screen, longest first. */
-            slowest: number[];
-            changes: components["schemas"]["Changes"];
-            striking: components["schemas"]["Striking"];
+        /** @description A number, with a unit where one is asked for. */
+        NumberBody: {
+            /** @enum {string} */
+            kind: "number";
+            /** @description What stands behind the number. */
+            suffix: string | null;
+            asksUnit: boolean;
         };
         OpenSitting: {
             tab: string;
@@ -648,6 +659,20 @@ export interface components {
             /** @description Markdown. */
             text: string;
         };
+        /** @description One option, or several, to be chosen. */
+        OptionsBody: {
+            /** @enum {string} */
+            kind: "single" | "several";
+            options: components["schemas"]["Option"][];
+            /** @description Choosing more options than this is worth nothing. */
+            limit: number | null;
+        };
+        /** @description Items to be put in order. */
+        OrderingBody: {
+            /** @enum {string} */
+            kind: "ordering";
+            items: components["schemas"]["Option"][];
+        };
         /** @description A fixed paper that can be sat. */
         Paper: {
             code: string;
@@ -657,6 +682,25 @@ export interface components {
             minutes: number;
             /** @description How many of its questions this candidate has met before. */
             met: number;
+        };
+        /** @description One part of an explained question: what it is, what was answered, what is right, and why. */
+        Part: {
+            id: string;
+            /** @enum {string} */
+            role: "option" | "row" | "gap" | "item" | "number" | "slip" | "target" | "decoy";
+            /** @description Markdown. */
+            text: string;
+            /** @description Markdown. */
+            why: string;
+            /** @enum {string} */
+            verdict: "right" | "wrong" | "missing" | "plain";
+            /** @description What is right here, in words; null: the part itself says it. */
+            right: string | null;
+            /** @description What was answered here, in words; null: nothing, or the part itself says it. */
+            mine: string | null;
+            /** @description The candidate had ruled it out. */
+            ruledOut: boolean;
+            region: components["schemas"]["Region"] | null;
         };
         PasswordRequest: {
             current_password: string;
@@ -680,6 +724,14 @@ export interface components {
             width: number;
             height: number;
         };
+        /** @description Places on a picture to point at. */
+        PictureBody: {
+            /** @enum {string} */
+            kind: "picture";
+            picture: components["schemas"]["Picture"];
+            /** @description How many places. */
+            points: number;
+        };
         /** @description Why something could not be done, in words a person can act on. */
         Problem: {
             message: string;
@@ -689,30 +741,18 @@ export interface components {
                 [key: string]: string[];
             };
         };
-        /** @description A question as a candidate sees it while sitting: nothing of its key. Which fields are filled depends on its kind. */
+        /** @description A question as a candidate sees it while sitting: nothing of its key. */
         Question: {
             position: number;
-            /** @enum {string} */
-            kind: "single" | "several" | "true_false_grid" | "ordering" | "matching" | "grouping" | "dropdown_gaps" | "typed_gaps" | "number" | "picture" | "written";
+            /** @description Exact, as a decimal. */
             marks: string;
-            /** @description Markdown. Gaps are marked [[id]]. */
-            stem: string;
-            options: components["schemas"]["Option"][];
-            /** @description Choosing more options than this is worth nothing. */
-            limit: number | null;
-            rows: components["schemas"]["Row"][];
-            choices: components["schemas"]["Option"][];
-            items: components["schemas"]["Option"][];
-            picture: components["schemas"]["Picture"] | null;
-            /** @description How many places to point at. */
-            points: number | null;
-            /** @description What stands behind a number. */
-            suffix: string | null;
-            /** @description Whether a number needs a unit. */
-            asksUnit: boolean;
             /** @description Share of its marks that a wrong answer costs, such as 1/3. */
             penalty: string | null;
-            /** @description Code of the case, passage or series it belongs to. */
+            /** @description Markdown. Gaps are marked [[id]]. */
+            stem: string;
+            /** @description What is to be done, by kind. */
+            body: components["schemas"]["OptionsBody"] | components["schemas"]["RowsBody"] | components["schemas"]["OrderingBody"] | components["schemas"]["TypedGapsBody"] | components["schemas"]["NumberBody"] | components["schemas"]["PictureBody"] | components["schemas"]["WrittenBody"];
+            /** @description The case, passage or series it belongs to, by its name in this sitting. */
             unit: string | null;
         };
         QuestionState: {
@@ -731,13 +771,21 @@ export interface components {
              * @description Only once this sitting may see it.
              * @enum {string|null}
              */
-            outcome: "right" | "partly" | "missed" | "left_blank" | "pending" | null;
+            outcome: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending" | null;
         };
         Recipe: {
-            /** @description Codes of topics or subtopics. */
-            topics: string[];
+            /** @description Codes of topics or subtopics; null: all. */
+            topics?: string[] | null;
             /** @description None means all questions. */
-            pools: ("new" | "got_it" | "partly" | "missed" | "left_blank" | "flagged")[];
+            pools: ("new" | "got_it" | "partly" | "missed" | "left_blank" | "to_be_marked" | "flagged" | "starred" | "with_notes" | "false_footing" | "in_gap_book" | "due")[];
+            difficulties?: ("easy" | "moderate" | "hard")[];
+            kinds?: ("single" | "several" | "true_false_grid" | "ordering" | "matching" | "grouping" | "dropdown_gaps" | "typed_gaps" | "number" | "picture" | "written")[];
+            /** @description Values by family. */
+            tags?: {
+                [key: string]: string[];
+            };
+            /** @description To be found: words, "phrases", start*, -without. */
+            words?: string;
             count: number;
             /** @enum {string} */
             mode: "tutor" | "timed" | "untimed";
@@ -755,13 +803,11 @@ export interface components {
         ReferenceTables: {
             tables: components["schemas"]["ReferenceTable"][];
         };
-        /** @description A region of a picture, in shares of its width and height (a circle's radius: of its width), and why it is right or wrong. */
+        /** @description A region of a picture, in shares of its width and height (a circle's radius: of its width). */
         Region: {
             circle: number[] | null;
             rectangle: number[] | null;
             polygon: number[][] | null;
-            /** @description Markdown. */
-            why: string;
         };
         RegisterRequest: {
             name: string;
@@ -773,6 +819,7 @@ export interface components {
             email: string;
             password: string;
         };
+        /** @description All that the result screen shows. */
         Result: {
             sitting: string;
             exam: string;
@@ -790,9 +837,16 @@ export interface components {
             cut: string;
             /** @description At least 80 % answered, so that it counts in statistics. */
             counts: boolean;
-            topics: components["schemas"]["TopicTally"][];
-            sections: components["schemas"]["TopicTally"][];
             scaled: components["schemas"]["Scaled"] | null;
+            /** @description Where the result stands, in a sentence. */
+            opening: string;
+            /** @description At most two, the most useful first. */
+            facts: string[];
+            topics: components["schemas"]["Group"][];
+            sections: components["schemas"]["Group"][];
+            levels: components["schemas"]["SurenessLevel"][];
+            footing: components["schemas"]["Footing"];
+            habits: components["schemas"]["Habits"];
         };
         Review: {
             sitting: string;
@@ -803,7 +857,7 @@ export interface components {
         ReviewItem: {
             position: number;
             /** @enum {string} */
-            outcome: "right" | "partly" | "missed" | "left_blank" | "pending";
+            outcome: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending";
             topic: string;
             subtopic: string;
             /** @description The stem's beginning, without Markdown. */
@@ -820,6 +874,13 @@ export interface components {
             text: string;
             /** @description null: the question's choices. */
             choices: components["schemas"]["Option"][] | null;
+        };
+        /** @description Rows that each want one choice: of their own, or of those that all share. */
+        RowsBody: {
+            /** @enum {string} */
+            kind: "true_false_grid" | "matching" | "grouping" | "dropdown_gaps";
+            rows: components["schemas"]["Row"][];
+            choices: components["schemas"]["Option"][];
         };
         RubricMarks: {
             /** @description Criterion id: points given, such as 1 or 0.5. */
@@ -878,7 +939,7 @@ export interface components {
             /** @description Order in which the candidate did things. */
             seq: number;
             /** @enum {string} */
-            kind: "shown" | "left" | "answered" | "flagged" | "struck" | "sureness" | "checked" | "paused" | "resumed";
+            kind: "started" | "shown" | "left" | "answered" | "flagged" | "struck" | "sureness" | "checked" | "paused" | "resumed" | "break_began" | "break_ended" | "section_began" | "handed_in" | "rubric_marked";
             /** @description By the browser's idea of the server's clock. */
             madeAt?: number | null;
             position?: number | null;
@@ -901,6 +962,7 @@ export interface components {
             activeMs: number;
             current: number | null;
             answered: number;
+            breaksLeft: number;
             lastSeq: number;
             /** @description Those that were asked for or have changed. */
             questions: components["schemas"]["QuestionState"][];
@@ -908,24 +970,6 @@ export interface components {
             refused: {
                 [key: string]: string;
             };
-        };
-        /** @description A wrong number that people come to, and how. */
-        Slip: {
-            value: string;
-            /** @description Markdown. */
-            why: string;
-        };
-        /** @description What ruling options out led to. */
-        Striking: {
-            /** @description In which something was ruled out. */
-            questions: number;
-            keyStruck: number;
-            narrowedToTwo: number;
-            /**
-             * Format: float
-             * @description Mean credit of those, 0 to 1.
-             */
-            accuracyNarrowed: number | null;
         };
         /** @description How one level of sureness turned out. Shares are 0 to 1. */
         SurenessLevel: {
@@ -957,6 +1001,8 @@ export interface components {
             partly: number;
             missed: number;
             leftBlank: number;
+            /** @description Never on screen; blank in the marks. */
+            notReached: number;
             pending: number;
             marks: string;
             possible: string;
@@ -985,20 +1031,16 @@ export interface components {
             counts: components["schemas"]["Counts"];
             subtopics: components["schemas"]["TopicCounts"][];
         };
-        TopicTally: {
-            code: string;
-            name: string;
-            tally: components["schemas"]["Tally"];
-            /**
-             * @description Against the cut, by Wilson's 80 % bounds.
-             * @enum {string}
-             */
-            status: "above" | "below" | "unsettled";
-            subtopics: components["schemas"]["TopicTally"][];
+        /** @description Gaps of the stem to be typed in. */
+        TypedGapsBody: {
+            /** @enum {string} */
+            kind: "typed_gaps";
+            gaps: string[];
         };
         /** @description What several questions share: a case with its exhibits, a passage, or the lead of a series. */
         Unit: {
-            code: string;
+            /** @description Its name in this sitting. */
+            id: string;
             /** @enum {string} */
             kind: "case" | "passage" | "series";
             title: string;
@@ -1014,6 +1056,11 @@ export interface components {
             role: "candidate" | "author" | "administrator";
             /** @description Factor of every time limit, such as 1.25. */
             extraTime: string;
+        };
+        /** @description A text to be written, and marked by its writer. */
+        WrittenBody: {
+            /** @enum {string} */
+            kind: "written";
         };
     };
     responses: never;
@@ -1367,38 +1414,6 @@ export interface operations {
             };
         };
     };
-    sitAFixedPaper: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-                paper: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Built"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     howManyQuestionsAreThere: {
         parameters: {
             query?: never;
@@ -1421,41 +1436,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Count"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    buildATest: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Recipe"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Built"];
                 };
             };
             /** @description It could not be done; the message says why. */
@@ -1550,37 +1530,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Section"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    readWhatAResultTells: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Insight"];
                 };
             };
             /** @description It could not be done; the message says why. */
@@ -1711,6 +1660,73 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Explanation"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    buildATest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Recipe"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sitAFixedPaper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                paper: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
                 };
             };
             /** @description It could not be done; the message says why. */

@@ -7,10 +7,11 @@ export const OUTCOMES: Record<OutcomeName, string> = {
   partly: 'Partly',
   missed: 'Missed',
   left_blank: 'Left blank',
+  not_reached: 'Not reached',
   pending: 'To be marked',
 };
 
-/** The shape of an outcome: full disc with a tick, half disc, slashed square, dashed ring, dotted ring. */
+/** The shape of an outcome: full disc with a tick, half disc, slashed square, dashed ring, small ring, dotted ring. */
 export function OutcomeMark({ outcome, size = 20 }: { outcome: OutcomeName; size?: number }) {
   return (
     <svg
@@ -42,6 +43,7 @@ export function OutcomeMark({ outcome, size = 20 }: { outcome: OutcomeName; size
         </>
       )}
       {outcome === 'left_blank' && <circle cx="10" cy="10" r="8" strokeDasharray="3.500 2.700" />}
+      {outcome === 'not_reached' && <circle cx="10" cy="10" r="3.500" />}
       {outcome === 'pending' && <circle cx="10" cy="10" r="8" strokeDasharray="0.500 3" strokeLinecap="round" />}
     </svg>
   );

@@ -21,6 +21,8 @@ final class NumberTextTest extends TestCase
     #[TestWith(['.5', '1/2'])]
     #[TestWith(['3.', '3'])]
     #[TestWith(['-1/4', '-1/4'])]
+    #[TestWith(['1e60', '1'.'000000000000000000000000000000000000000000000000000000000000'])]
+    #[TestWith(["4\u{2009}300", '4300'])]
     #[TestWith(['6,02E23', '602000000000000000000000'])]
     public function test_it_reads_what_people_write(string $text, string $value): void
     {
@@ -34,6 +36,8 @@ final class NumberTextTest extends TestCase
     #[TestWith(['1..2'])]
     #[TestWith(['twelve'])]
     #[TestWith(['1e999'])]
+    #[TestWith(['1e61'])]
+    #[TestWith(['1e-61'])]
     #[TestWith(['NaN'])]
     #[TestWith(['--3'])]
     public function test_what_is_no_number_is_nothing(string $text): void

@@ -8,10 +8,12 @@ use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Revisit\Attempt;
+use Uplandia\Core\Revisit\Encounter;
 use Uplandia\Core\Revisit\Gap;
 use Uplandia\Core\Revisit\Grade;
 use Uplandia\Core\Revisit\Memory;
 use Uplandia\Core\Revisit\Scheduler;
+use Uplandia\Core\Revisit\Standing;
 use Uplandia\Core\Sitting\Sureness;
 
 final class RevisitTest extends TestCase
@@ -24,7 +26,14 @@ final class RevisitTest extends TestCase
             $memory = Scheduler::next($memory, Grade::from($grade), $days);
             $seen[] = [$memory->stability, $memory->difficulty];
         }
-        $expected = [[2.3065, 2.1181], [13.8269, 2.1112], [76.8034, 1], [3.4429, 7.027], [5.833, 8.0116], [12.0914, 7.9988]];
+        $expected = [
+            [2.3065, 2.1181],
+            [13.8269, 2.1112],
+            [76.8034, 1],
+            [3.4429, 7.027],
+            [5.833, 8.0116],
+            [12.0914, 7.9988],
+        ];
         foreach ($expected as $i => $pair) {
             self::assertEqualsWithDelta($pair, $seen[$i], 6e-5, "review {$i}");
         }
@@ -32,14 +41,14 @@ final class RevisitTest extends TestCase
 
     public function test_recall_after_as_many_days_as_the_stability_is_nine_tenths(): void
     {
-        self::assertEqualsWithDelta(.9, Scheduler::recall(new Memory(17.3, 5), 17.3), 1e-12);
+        self::assertEqualsWithDelta(0.9, Scheduler::recall(new Memory(17.3, 5), 17.3), 1e-12);
         self::assertSame(1.0, Scheduler::recall(new Memory(17.3, 5), 0));
     }
 
     public function test_an_interval_is_at_least_a_day_and_ends_before_the_exam(): void
     {
         self::assertSame(14, Scheduler::interval(new Memory(13.83, 2)));
-        self::assertSame(1, Scheduler::interval(new Memory(.2, 2)));
+        self::assertSame(1, Scheduler::interval(new Memory(0.2, 2)));
         self::assertSame(9, Scheduler::interval(new Memory(13.83, 2), 10));
         self::assertSame(1, Scheduler::interval(new Memory(13.83, 2), 1));
     }
@@ -69,9 +78,16 @@ final class RevisitTest extends TestCase
     #[TestWith([Outcome::Right, null, 1000, 3])]
     #[TestWith([Outcome::Right, Sureness::Sure, 30_000, 3])]
     #[TestWith([Outcome::Right, Sureness::Sure, 29_999, 4])]
-    public function test_grades_follow_outcome_sureness_and_speed(Outcome $outcome, ?Sureness $sureness, int $ms, int $grade): void
-    {
-        self::assertSame($grade, Grade::of($outcome, $sureness, $ms, 30_000.0)->value);
+    public function test_grades_follow_outcome_sureness_and_speed(
+        Outcome $outcome,
+        ?Sureness $sureness,
+        int $ms,
+        int $grade,
+    ): void {
+        self::assertSame(
+            $grade,
+            Grade::of(outcome: $outcome, sureness: $sureness, ms: $ms, medianMs: 30_000.0)->value,
+        );
     }
 
     /** @param  list<array{int, string, string|null}>  $attempts */
@@ -85,8 +101,91 @@ final class RevisitTest extends TestCase
     #[TestWith([[], null])]
     public function test_a_gap_closes_after_two_right_answers_on_different_days(array $attempts, ?int $closedOn): void
     {
-        $gap = Gap::after(array_map(fn (array $attempt): Attempt => new Attempt($attempt[0], Outcome::from($attempt[1]), $attempt[2] === null ? null : Sureness::from($attempt[2])), $attempts));
+        $gap = Gap::after(
+            array_map(
+                fn (array $attempt): Attempt => new Attempt(
+                    $attempt[0],
+                    Outcome::from($attempt[1]),
+                    $attempt[2] === null ? null : Sureness::from($attempt[2]),
+                ),
+                $attempts,
+            ),
+        );
 
         self::assertSame([$closedOn === null, $closedOn], [$gap->isOpen, $gap->closedOn]);
+    }
+
+    public function test_forgetting_takes_stability_no_further_than_the_published_cap(): void
+    {
+        // With a short memory the formula alone would let a lapse leave more than there was.
+        $before = new Memory(0.05, 1.0);
+        $after = Scheduler::next($before, Grade::Lost, 30);
+        self::assertEqualsWithDelta(0.05 / exp(0.5425 * 0.0912), $after->stability, 1e-12);
+        self::assertLessThan($before->stability, $after->stability);
+    }
+
+    private function met(int $day, string $outcome, ?string $sureness = null, bool $flagged = false): Encounter
+    {
+        return new Encounter(
+            at: $day * 86_400_000,
+            day: $day,
+            outcome: Outcome::from($outcome),
+            sureness: $sureness === null ? null : Sureness::from($sureness),
+            flagged: $flagged,
+            ms: 40_000,
+            medianMs: 30_000.0,
+        );
+    }
+
+    public function test_a_question_that_was_never_reached_stays_new(): void
+    {
+        self::assertNull(Standing::after([]));
+        self::assertNull(Standing::after([$this->met(1, 'not_reached')]));
+        self::assertSame(
+            [1, Outcome::Missed],
+            [
+                Standing::after([$this->met(1, 'missed'), $this->met(2, 'not_reached')])?->seen,
+                Standing::after([$this->met(1, 'missed'), $this->met(2, 'not_reached')])->outcome,
+            ],
+        );
+    }
+
+    public function test_a_later_sitting_never_takes_a_flag_away(): void
+    {
+        self::assertTrue(Standing::after([$this->met(1, 'right', flagged: true), $this->met(2, 'right')])?->flagged);
+        self::assertFalse(Standing::after([$this->met(1, 'right')])?->flagged);
+    }
+
+    public function test_false_footing_is_that_of_the_latest_look(): void
+    {
+        self::assertTrue(Standing::after([$this->met(1, 'right'), $this->met(2, 'missed', 'sure')])?->falseFooting);
+        self::assertFalse(
+            Standing::after([$this->met(1, 'missed', 'sure'), $this->met(2, 'missed', 'guess')])?->falseFooting,
+        );
+    }
+
+    /** @param  list<array{int, string, string|null}>  $story */
+    #[TestWith([[[1, 'right', null]], false, 0])]
+    #[TestWith([[[1, 'left_blank', null]], false, 0])]
+    #[TestWith([[[1, 'partly', null]], true, 1])]
+    #[TestWith([[[1, 'missed', null], [2, 'missed', null]], true, 1])]
+    #[TestWith([[[1, 'missed', null], [2, 'right', null], [3, 'right', null]], false, 1])]
+    #[TestWith([[[1, 'missed', null], [2, 'right', null], [2, 'right', null]], true, 1])]
+    #[TestWith([[[1, 'missed', null], [2, 'right', null], [3, 'right', 'guess']], true, 1])]
+    #[TestWith([[[1, 'missed', null], [2, 'right', null], [3, 'right', null], [4, 'missed', null]], true, 2])]
+    #[TestWith([[[1, 'right', null], [2, 'right', null], [3, 'missed', null]], true, 1])]
+    public function test_the_gap_book_opens_closes_and_counts(array $story, bool $open, int $misses): void
+    {
+        $standing = Standing::after(array_map(fn (array $one): Encounter => $this->met(...$one), $story));
+        self::assertSame([$open, $misses], [$standing?->gapOpen, $standing?->misses]);
+    }
+
+    public function test_it_comes_back_when_the_schedule_says_and_not_while_it_waits_to_be_marked(): void
+    {
+        self::assertSame(100 + 2, Standing::after([$this->met(100, 'right')])?->dueDay);
+        self::assertSame(103 + 14, Standing::after([$this->met(100, 'right'), $this->met(103, 'right')])?->dueDay);
+        self::assertSame(100 + 1, Standing::after([$this->met(100, 'missed')])?->dueDay);
+        self::assertNull(Standing::after([$this->met(100, 'pending')])?->dueDay);
+        self::assertSame(102, Standing::after([$this->met(100, 'right'), $this->met(101, 'pending')])?->dueDay);
     }
 }

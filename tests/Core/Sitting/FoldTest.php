@@ -7,14 +7,16 @@ namespace Tests\Core\Sitting;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
+use Uplandia\Core\Assembly\Blueprint;
+use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
 use Uplandia\Core\Sitting\Fold;
 use Uplandia\Core\Sitting\InvalidTerms;
 use Uplandia\Core\Sitting\Item;
 use Uplandia\Core\Sitting\LostContact;
-use Uplandia\Core\Sitting\Mode;
 use Uplandia\Core\Sitting\PacePlan;
+use Uplandia\Core\Sitting\Section;
 use Uplandia\Core\Sitting\State;
 use Uplandia\Core\Sitting\Status;
 use Uplandia\Core\Sitting\Terms;
@@ -29,13 +31,32 @@ final class FoldTest extends TestCase
     {
         $state = Fold::of($this->terms(), [], 1000);
 
-        self::assertSame([Status::NotStarted, null, 0, 0], [$state->status, $state->startedAt, $state->activeMs, $state->answered()]);
+        self::assertSame(
+            [Status::NotStarted, null, 0, 0],
+            [$state->status, $state->startedAt, $state->activeMs, $state->answered()],
+        );
     }
 
     public function test_the_last_answer_in_the_order_of_doing_counts_however_it_arrives(): void
     {
-        $first = new Event('x', 5, EventKind::Answered, 9000, 3000, 0, ['choice' => 'a']);
-        $second = new Event('y', 6, EventKind::Answered, 8000, 4000, 0, ['choice' => 'b']);
+        $first = new Event(
+            id: 'x',
+            seq: 5,
+            kind: EventKind::Answered,
+            at: 9000,
+            madeAt: 3000,
+            position: 0,
+            value: ['choice' => 'a'],
+        );
+        $second = new Event(
+            id: 'y',
+            seq: 6,
+            kind: EventKind::Answered,
+            at: 8000,
+            madeAt: 4000,
+            position: 0,
+            value: ['choice' => 'b'],
+        );
         $state = Fold::of($this->terms(), [$this->started(), $second, $first, $second], 10_000);
 
         self::assertSame(['choice' => 'b'], $state->questions[0]->response);
@@ -45,23 +66,46 @@ final class FoldTest extends TestCase
 
     public function test_rubric_marks_come_after_the_end_and_the_latest_received_counts(): void
     {
-        $written = $this->event(EventKind::Answered, 10, 0, ['text' => 'We stop.']);
+        $written = $this->event(kind: EventKind::Answered, second: 10, position: 0, value: ['text' => 'We stop.']);
         $end = $this->event(EventKind::HandedIn, 60);
-        $first = new Event('m1', 90, EventKind::RubricMarked, 100_000, null, 0, ['p1' => '1', 'p2' => 0]);
-        $second = new Event('m2', 80, EventKind::RubricMarked, 110_000, null, 0, ['p1' => '0.5']);
+        $first = new Event(
+            id: 'm1',
+            seq: 90,
+            kind: EventKind::RubricMarked,
+            at: 100_000,
+            madeAt: null,
+            position: 0,
+            value: ['p1' => '1', 'p2' => 0],
+        );
+        $second = new Event(
+            id: 'm2',
+            seq: 80,
+            kind: EventKind::RubricMarked,
+            at: 110_000,
+            madeAt: null,
+            position: 0,
+            value: ['p1' => '0.5'],
+        );
         foreach ([[$first, $second], [$second, $first], [$second, $first, $second]] as $marks) {
             $state = $this->fold($this->terms(), [$written, $end, ...$marks], 200);
             self::assertSame(['p1' => '0.5'], $state->questions[0]->rubricMarks);
             self::assertSame([], $state->refused);
             self::assertSame(['text' => 'We stop.'], $state->questions[0]->response);
         }
-        self::assertSame(['p1' => '1', 'p2' => '0'], $this->fold($this->terms(), [$written, $end, $first], 200)->questions[0]->rubricMarks);
+        self::assertSame(
+            ['p1' => '1', 'p2' => '0'],
+            $this->fold($this->terms(), [$written, $end, $first], 200)->questions[0]->rubricMarks,
+        );
         self::assertNull($this->fold($this->terms(), [$written, $end], 200)->questions[0]->rubricMarks);
     }
 
     public function test_an_answer_can_be_taken_back(): void
     {
-        $state = $this->fold($this->terms(), [$this->answer(0, 'a', 10), $this->event(EventKind::Answered, 20, 0, null)], 30);
+        $state = $this->fold(
+            $this->terms(),
+            [$this->answer(0, 'a', 10), $this->event(kind: EventKind::Answered, second: 20, position: 0, value: null)],
+            30,
+        );
 
         self::assertNull($state->questions[0]->response);
         self::assertSame(0, $state->answered());
@@ -73,17 +117,29 @@ final class FoldTest extends TestCase
         $pause = [$this->event(EventKind::Paused, 120), $this->event(EventKind::Resumed, 420)];
 
         $paused = $this->fold($terms, [$pause[0]], 300);
-        self::assertSame([Status::Paused, 120_000, null, 480_000], [$paused->status, $paused->activeMs, $paused->deadline, $paused->remainingMs]);
+        self::assertSame(
+            [Status::Paused, 120_000, null, 480_000],
+            [$paused->status, $paused->activeMs, $paused->deadline, $paused->remainingMs],
+        );
         $resumed = $this->fold($terms, $pause, 480);
-        self::assertSame([Status::Active, 180_000, 900_000], [$resumed->status, $resumed->activeMs, $resumed->deadline]);
+        self::assertSame(
+            [Status::Active, 180_000, 900_000],
+            [$resumed->status, $resumed->activeMs, $resumed->deadline],
+        );
     }
 
     public function test_a_rehearsal_cannot_be_paused_and_its_break_locks_what_was_seen(): void
     {
         $terms = $this->terms(limit: 10 * self::MINUTE, pausable: false, breaks: 1);
         $events = [
-            $this->event(EventKind::Shown, 1, 0), $this->answer(0, 'a', 5), $this->event(EventKind::Paused, 8), $this->event(EventKind::BreakBegan, 60),
-            $this->answer(1, 'x', 70), $this->event(EventKind::BreakEnded, 180), $this->answer(0, 'b', 190), $this->answer(1, 'c', 200),
+            $this->event(EventKind::Shown, 1, 0),
+            $this->answer(0, 'a', 5),
+            $this->event(EventKind::Paused, 8),
+            $this->event(EventKind::BreakBegan, 60),
+            $this->answer(1, 'x', 70),
+            $this->event(EventKind::BreakEnded, 180),
+            $this->answer(0, 'b', 190),
+            $this->answer(1, 'c', 200),
         ];
         $state = $this->fold($terms, $events, 240);
 
@@ -91,7 +147,10 @@ final class FoldTest extends TestCase
         self::assertSame(['choice' => 'a'], $state->questions[0]->response);
         self::assertSame(['choice' => 'c'], $state->questions[1]->response);
         self::assertTrue($state->questions[0]->locked);
-        self::assertSame(['The sitting was on a break.', 'The question was seen before a break.'], array_values($state->refused));
+        self::assertSame(
+            ['This sitting cannot be paused.', 'The sitting was on a break.', 'The question was seen before a break.'],
+            array_values($state->refused),
+        );
     }
 
     public function test_at_zero_it_is_handed_in_as_it_stands(): void
@@ -105,7 +164,21 @@ final class FoldTest extends TestCase
     public function test_an_answer_made_before_the_deadline_counts_up_to_five_seconds_after_it(): void
     {
         $terms = $this->terms(limit: self::MINUTE);
-        $late = fn (int $at, int $madeAt): State => $this->fold($terms, [new Event('late', 99, EventKind::Answered, $at, $madeAt, 0, ['choice' => 'a'])], 70);
+        $late = fn (int $at, int $madeAt): State => $this->fold(
+            $terms,
+            [
+                new Event(
+                    id: 'late',
+                    seq: 99,
+                    kind: EventKind::Answered,
+                    at: $at,
+                    madeAt: $madeAt,
+                    position: 0,
+                    value: ['choice' => 'a'],
+                ),
+            ],
+            70,
+        );
 
         self::assertSame(1, $late(65_000, 59_999)->answered());
         self::assertSame(0, $late(65_001, 59_999)->answered());
@@ -115,16 +188,31 @@ final class FoldTest extends TestCase
 
     public function test_a_browser_cannot_claim_a_time_after_the_server_had_it(): void
     {
-        $event = new Event('e', 1, EventKind::Answered, 5000, 99_999_999, 0, ['choice' => 'a']);
+        $event = new Event(
+            id: 'e',
+            seq: 1,
+            kind: EventKind::Answered,
+            at: 5000,
+            madeAt: 99_999_999,
+            position: 0,
+            value: ['choice' => 'a'],
+        );
 
         self::assertSame(5000, $event->doneAt());
     }
 
     public function test_nothing_counts_after_hand_in(): void
     {
-        $state = $this->fold($this->terms(limit: self::MINUTE), [$this->event(EventKind::HandedIn, 20), $this->answer(0, 'a', 21)], 60);
+        $state = $this->fold(
+            $this->terms(limit: self::MINUTE),
+            [$this->event(EventKind::HandedIn, 20), $this->answer(0, 'a', 21)],
+            60,
+        );
 
-        self::assertSame([Status::HandedIn, 20_000, false, 0], [$state->status, $state->endedAt, $state->byClock, $state->answered()]);
+        self::assertSame(
+            [Status::HandedIn, 20_000, false, 0],
+            [$state->status, $state->endedAt, $state->byClock, $state->answered()],
+        );
     }
 
     public function test_a_checked_question_is_locked_in_tutor_mode_only(): void
@@ -132,17 +220,32 @@ final class FoldTest extends TestCase
         $events = [$this->answer(0, 'a', 5), $this->event(EventKind::Checked, 10, 0), $this->answer(0, 'b', 15)];
 
         $tutor = $this->fold($this->terms(mode: Mode::Tutor), $events, 20);
-        self::assertSame([['choice' => 'a'], true, true], [$tutor->questions[0]->response, $tutor->questions[0]->checked, $tutor->questions[0]->locked]);
+        self::assertSame(
+            [['choice' => 'a'], true, true],
+            [$tutor->questions[0]->response, $tutor->questions[0]->isChecked(), $tutor->questions[0]->locked],
+        );
         $timed = $this->fold($this->terms(), $events, 20);
-        self::assertSame([['choice' => 'b'], false], [$timed->questions[0]->response, $timed->questions[0]->checked]);
+        self::assertSame(
+            [['choice' => 'b'], false],
+            [$timed->questions[0]->response, $timed->questions[0]->isChecked()],
+        );
     }
 
     public function test_there_is_no_going_back_in_a_series(): void
     {
-        $terms = $this->terms(items: [new Item, new Item(0, 's'), new Item(0, 's'), new Item]);
-        $state = $this->fold($terms, [
-            $this->event(EventKind::Shown, 1, 1), $this->answer(1, 'a', 2), $this->event(EventKind::Shown, 3, 2), $this->answer(1, 'b', 4), $this->answer(2, 'c', 5), $this->answer(0, 'd', 6),
-        ], 10);
+        $terms = $this->terms(items: [new Item(), new Item(0, 's'), new Item(0, 's'), new Item()]);
+        $state = $this->fold(
+            $terms,
+            [
+                $this->event(EventKind::Shown, 1, 1),
+                $this->answer(1, 'a', 2),
+                $this->event(EventKind::Shown, 3, 2),
+                $this->answer(1, 'b', 4),
+                $this->answer(2, 'c', 5),
+                $this->answer(0, 'd', 6),
+            ],
+            10,
+        );
 
         self::assertSame(['choice' => 'a'], $state->questions[1]->response);
         self::assertSame([false, true, false, false], array_column($state->questions, 'locked'));
@@ -151,13 +254,28 @@ final class FoldTest extends TestCase
 
     public function test_sections_are_sat_in_turn_each_with_its_own_clock(): void
     {
-        $terms = $this->terms(items: [new Item(0), new Item(1), new Item(1)], sectionLimits: [2 * self::MINUTE, self::MINUTE]);
+        $terms = $this->terms(
+            items: [new Item(0), new Item(1), new Item(1)],
+            sectionLimits: [2 * self::MINUTE, self::MINUTE],
+        );
         $early = $this->fold($terms, [$this->answer(1, 'x', 10)], 20);
         self::assertSame([0, 120_000, 0], [$early->section, $early->deadline, $early->answered()]);
 
-        $moved = $this->fold($terms, [$this->answer(0, 'a', 10), $this->event(EventKind::SectionBegan, 30, null, 1), $this->answer(0, 'b', 40), $this->answer(1, 'c', 45)], 50);
+        $moved = $this->fold(
+            $terms,
+            [
+                $this->answer(0, 'a', 10),
+                $this->event(kind: EventKind::SectionBegan, second: 30, position: null, value: 1),
+                $this->answer(0, 'b', 40),
+                $this->answer(1, 'c', 45),
+            ],
+            50,
+        );
         self::assertSame([1, 90_000, true], [$moved->section, $moved->deadline, $moved->questions[0]->locked]);
-        self::assertSame([['choice' => 'a'], ['choice' => 'c']], [$moved->questions[0]->response, $moved->questions[1]->response]);
+        self::assertSame(
+            [['choice' => 'a'], ['choice' => 'c']],
+            [$moved->questions[0]->response, $moved->questions[1]->response],
+        );
 
         $over = $this->fold($terms, [], 181);
         self::assertSame([Status::HandedIn, 180_000], [$over->status, $over->endedAt]);
@@ -165,20 +283,41 @@ final class FoldTest extends TestCase
 
     public function test_with_seconds_for_each_question_time_out_locks_and_moves_on(): void
     {
-        $terms = $this->terms(items: [new Item, new Item, new Item], questionLimit: 30_000);
-        $events = [$this->answer(0, 'a', 10), $this->event(EventKind::Shown, 12, 1), $this->answer(1, 'b', 50), $this->answer(0, 'z', 13)];
-        $state = $this->fold($terms, $events, 44);
+        $terms = $this->terms(items: [new Item(), new Item(), new Item()], questionLimit: 30_000);
+        $events = [
+            $this->answer(0, 'a', 10),
+            $this->event(EventKind::Shown, 12, 1),
+            $this->answer(0, 'z', 13),
+            $this->answer(1, 'b', 50),
+        ];
+        $state = $this->fold($terms, $events, 50);
 
-        self::assertSame([2, 72_000, 'a', null], [$state->current, $state->deadline, $state->questions[0]->response['choice'] ?? null, $state->questions[1]->response]);
+        self::assertSame(
+            [2, 72_000, 'a', null],
+            [
+                $state->current,
+                $state->deadline,
+                $state->questions[0]->response['choice'] ?? null,
+                $state->questions[1]->response,
+            ],
+        );
         self::assertSame(Status::HandedIn, $this->fold($terms, $events, 73)->status);
     }
 
     public function test_a_question_is_timed_while_it_is_on_screen_and_the_sitting_active(): void
     {
-        $state = $this->fold($this->terms(), [
-            $this->event(EventKind::Shown, 0, 0), $this->event(EventKind::Shown, 10, 1), $this->event(EventKind::Paused, 15), $this->event(EventKind::Resumed, 100),
-            $this->event(EventKind::Shown, 105, 0), $this->event(EventKind::Left, 112),
-        ], 200);
+        $state = $this->fold(
+            $this->terms(),
+            [
+                $this->event(EventKind::Shown, 0, 0),
+                $this->event(EventKind::Shown, 10, 1),
+                $this->event(EventKind::Paused, 15),
+                $this->event(EventKind::Resumed, 100),
+                $this->event(EventKind::Shown, 105, 0),
+                $this->event(EventKind::Left, 112),
+            ],
+            200,
+        );
 
         self::assertSame([17_000, 10_000, 0], array_slice(array_column($state->questions, 'activeMs'), 0, 3));
         self::assertSame(0, $state->current);
@@ -186,9 +325,14 @@ final class FoldTest extends TestCase
 
     public function test_extra_time_lengthens_every_limit(): void
     {
-        $terms = $this->terms(limit: 100_000, sectionLimits: [50_000, null], questionLimit: 1_001)->withExtraTime('1.25');
+        $terms = $this->terms(limit: 100_000, sectionLimits: [50_000, null], questionLimit: 1_001)->withExtraTime(
+            '1.25',
+        );
 
-        self::assertSame([125_000, [62_500, null], 1_252], [$terms->limit, $terms->sectionLimits, $terms->questionLimit]);
+        self::assertSame(
+            [125_000, [62_500, null], 1_252, '1.25'],
+            [$terms->limit, array_column($terms->sections, 'limit'), $terms->questionLimit, $terms->extraTime],
+        );
         $this->expectException(InvalidTerms::class);
         $terms->withExtraTime('0.9');
     }
@@ -202,7 +346,11 @@ final class FoldTest extends TestCase
             $expected = Fold::of($terms, $events, 400_000);
             for ($i = 0; $i < 4; $i++) {
                 $shuffled = $chance->shuffleArray([...$events, ...array_slice($chance->shuffleArray($events), 0, 9)]);
-                self::assertEquals($this->comparable($expected), $this->comparable(Fold::of($terms, $shuffled, 400_000)), "round {$round}");
+                self::assertEquals(
+                    $this->comparable($expected),
+                    $this->comparable(Fold::of($terms, $shuffled, 400_000)),
+                    "round {$round}",
+                );
             }
         }
     }
@@ -220,13 +368,22 @@ final class FoldTest extends TestCase
 
     public function test_the_pace_plan_of_the_worked_example(): void
     {
-        $plan = PacePlan::of(150 * self::MINUTE, 0, 10 * self::MINUTE, 80);
+        self::assertSame(
+            90_000,
+            PacePlan::of(
+                time: 150 * self::MINUTE,
+                reading: 20 * self::MINUTE,
+                reserve: 10 * self::MINUTE,
+                marks: 80,
+            )->timeFor(1),
+        );
+        $plan = PacePlan::of(time: 150 * self::MINUTE, reading: 0, reserve: 10 * self::MINUTE, marks: 80);
 
         self::assertSame((int) (1.75 * self::MINUTE), $plan->timeFor(1));
         self::assertSame(35 * self::MINUTE, $plan->timeFor(20));
         self::assertSame(5 * self::MINUTE, $plan->ahead(20, 30 * self::MINUTE));
         $this->expectException(InvalidTerms::class);
-        PacePlan::of(5 * self::MINUTE, 0, 5 * self::MINUTE, 10);
+        PacePlan::of(time: 5 * self::MINUTE, reading: 0, reserve: 5 * self::MINUTE, marks: 10);
     }
 
     public function test_a_closed_lid_pauses_and_a_dead_connection_does_not(): void
@@ -237,9 +394,423 @@ final class FoldTest extends TestCase
         self::assertNull(LostContact::pausedFrom(0, 10_000, 500_000));
     }
 
+    public function test_nothing_is_taken_while_paused(): void
+    {
+        $events = [];
+        foreach (range(0, 3) as $position) {
+            array_push(
+                $events,
+                $this->event(EventKind::Shown, 20 + $position, $position),
+                $this->answer($position, 'a', 20 + $position),
+            );
+        }
+        $state = $this->fold($this->terms(limit: self::MINUTE), [$this->event(EventKind::Paused, 1), ...$events], 30);
+        self::assertSame([0, 1000], [$state->answered(), $state->activeMs]);
+        self::assertSame(array_fill(0, 4, 'The sitting was paused.'), array_values($state->refused));
+        self::assertSame([false, false, false, false], array_column($state->questions, 'seen'));
+    }
+
+    public function test_what_was_made_in_a_pause_does_not_count_once_it_is_over_either(): void
+    {
+        $late = new Event(
+            id: 'late',
+            seq: 50,
+            kind: EventKind::Answered,
+            at: 40_000,
+            madeAt: 25_000,
+            position: 0,
+            value: ['choice' => 'a'],
+        );
+        $state = $this->fold(
+            $this->terms(),
+            [$this->event(EventKind::Paused, 20), $this->event(EventKind::Resumed, 30), $late],
+            50,
+        );
+        self::assertSame(['late' => 'The sitting was paused.'], $state->refused);
+        // Made before, and overtaken by the pause on the way.
+        $overtaken = new Event(
+            id: 'before',
+            seq: -1,
+            kind: EventKind::Answered,
+            at: 24_000,
+            madeAt: 19_000,
+            position: 0,
+            value: ['choice' => 'a'],
+        );
+        self::assertSame(
+            1,
+            $this->fold($this->terms(), [$this->event(EventKind::Paused, 20), $overtaken], 50)->answered(),
+        );
+    }
+
+    public function test_a_series_cannot_be_reopened_with_an_older_sequence(): void
+    {
+        $terms = $this->terms(items: [new Item(0, 's'), new Item(0, 's'), new Item()]);
+        $shown = new Event(id: 'shown', seq: 10, kind: EventKind::Shown, at: 10_000, madeAt: null, position: 1);
+        $old = fn (int $at): State => $this->fold(
+            $terms,
+            [
+                $shown,
+                new Event(
+                    id: 'old',
+                    seq: 1,
+                    kind: EventKind::Answered,
+                    at: $at,
+                    madeAt: 1_000,
+                    position: 0,
+                    value: ['choice' => 'a'],
+                ),
+            ],
+            60,
+        );
+        self::assertSame([1, 0], [$old(15_000)->answered(), $old(15_001)->answered()]);
+        self::assertSame(['old' => 'There is no going back in a series.'], $old(15_001)->refused);
+    }
+
+    public function test_answering_a_question_counts_as_having_seen_it(): void
+    {
+        $series = $this->fold(
+            $this->terms(items: [new Item(0, 's'), new Item(0, 's')]),
+            [$this->answer(1, 'b', 5), $this->answer(0, 'a', 20)],
+            30,
+        );
+        self::assertSame([null, ['choice' => 'b']], array_column($series->questions, 'response'));
+        $break = $this->fold(
+            $this->terms(pausable: false, breaks: 1),
+            [
+                $this->answer(0, 'a', 5),
+                $this->event(EventKind::BreakBegan, 10),
+                $this->event(EventKind::BreakEnded, 20),
+                $this->answer(0, 'b', 30),
+            ],
+            40,
+        );
+        self::assertSame(
+            [['choice' => 'a'], true, true],
+            [$break->questions[0]->response, $break->questions[0]->locked, $break->questions[0]->seen],
+        );
+    }
+
+    public function test_a_break_begins_with_its_event_and_only_so_many_may_be_taken(): void
+    {
+        $terms = $this->terms(pausable: false, breaks: 1);
+        $twice = [
+            $this->event(EventKind::BreakBegan, 10),
+            $this->event(EventKind::BreakEnded, 20),
+            $this->event(EventKind::BreakBegan, 30),
+            $this->answer(0, 'a', 40),
+        ];
+        $state = $this->fold($terms, $twice, 50);
+        self::assertSame([Status::Active, 1, 0], [$state->status, $state->answered(), $state->breaksLeft]);
+        self::assertSame(['There is no break left to take.'], array_values($state->refused));
+        // In the very moment of the break, the candidate's own sequence says what came first.
+        $begin = $this->event(EventKind::BreakBegan, 10);
+        $same = fn (int $seq): int => $this->fold(
+            $terms,
+            [
+                $begin,
+                new Event(
+                    id: 'x',
+                    seq: $seq,
+                    kind: EventKind::Answered,
+                    at: 10_000,
+                    madeAt: null,
+                    position: 0,
+                    value: ['choice' => 'a'],
+                ),
+            ],
+            20,
+        )->answered();
+        self::assertSame([1, 0], [$same($begin->seq - 1), $same($begin->seq + 1)]);
+    }
+
+    public function test_nothing_that_comes_after_the_end_changes_what_came_before(): void
+    {
+        $events = [$this->event(EventKind::Shown, 0, 0), $this->event(EventKind::HandedIn, 20)];
+        $before = $this->fold($this->terms(limit: self::MINUTE), $events, 30);
+        $after = $this->fold(
+            $this->terms(limit: self::MINUTE),
+            [
+                ...$events,
+                new Event(id: 'late', seq: 1, kind: EventKind::Shown, at: 25_000, madeAt: 1_000, position: 1),
+                $this->event(EventKind::Paused, 26),
+            ],
+            30,
+        );
+        self::assertEquals($before, $after);
+        // No grace after handing in: what was still under way came with it.
+        $grace = $this->fold(
+            $this->terms(limit: self::MINUTE),
+            [
+                ...$events,
+                new Event(
+                    id: 'late',
+                    seq: 1,
+                    kind: EventKind::Answered,
+                    at: 20_001,
+                    madeAt: 19_000,
+                    position: 0,
+                    value: ['choice' => 'a'],
+                ),
+            ],
+            30,
+        );
+        self::assertSame([0, ['late' => 'The sitting had ended.']], [$grace->answered(), $grace->refused]);
+    }
+
+    public function test_the_moment_of_the_end_itself_still_counts_and_ends_it(): void
+    {
+        $terms = $this->terms(limit: self::MINUTE);
+        $made = fn (int $madeAt): int => $this->fold(
+            $terms,
+            [
+                new Event(
+                    id: 'x',
+                    seq: 9,
+                    kind: EventKind::Answered,
+                    at: 61_000,
+                    madeAt: $madeAt,
+                    position: 0,
+                    value: ['choice' => 'a'],
+                ),
+            ],
+            70,
+        )->answered();
+        self::assertSame([1, 0], [$made(60_000), $made(60_001)]);
+        self::assertSame(
+            [Status::Active, Status::HandedIn],
+            [
+                Fold::of($terms, [$this->started()], 59_999)->status,
+                Fold::of($terms, [$this->started()], 60_000)->status,
+            ],
+        );
+    }
+
+    public function test_turns_begin_and_end_on_their_moment_and_hold(): void
+    {
+        $terms = $this->terms(items: [new Item(), new Item(), new Item()], questionLimit: 30_000);
+        $state = fn (int $at, int $madeAt, int $position): State => $this->fold(
+            $terms,
+            [
+                new Event(
+                    id: 'x',
+                    seq: 9,
+                    kind: EventKind::Answered,
+                    at: $at,
+                    madeAt: $madeAt,
+                    position: $position,
+                    value: ['choice' => 'a'],
+                ),
+            ],
+            45,
+        );
+        self::assertSame(
+            [1, 0, 0],
+            [
+                $state(34_000, 30_000, 0)->answered(),
+                $state(34_000, 30_001, 0)->answered(),
+                $state(35_001, 30_000, 0)->answered(),
+            ],
+        );
+        // The second has its turn from the moment the first runs out, not before.
+        self::assertSame([0, 1], [$state(29_999, 29_999, 1)->answered(), $state(30_000, 30_000, 1)->answered()]);
+        self::assertSame([true, false, true], array_column($this->fold($terms, [], 45)->questions, 'locked'));
+        self::assertSame(
+            [0, 1, 60_000],
+            [
+                $this->fold($terms, [], 29)->current,
+                $this->fold($terms, [], 30)->current,
+                $this->fold($terms, [], 30)->deadline,
+            ],
+        );
+    }
+
+    public function test_sections_come_in_their_order_and_a_wrong_one_changes_nothing(): void
+    {
+        $terms = $this->terms(
+            items: [new Item(0), new Item(1), new Item(2)],
+            sectionLimits: [self::MINUTE, self::MINUTE, self::MINUTE],
+        );
+        foreach ([2, 3, 0, -1, 99] as $section) {
+            $state = $this->fold(
+                $terms,
+                [$this->event(kind: EventKind::SectionBegan, second: 10, position: null, value: $section)],
+                20,
+            );
+            self::assertSame([Status::Active, 0], [$state->status, $state->section], "section {$section}");
+            self::assertSame(['The test has no such section to begin.'], array_values($state->refused));
+        }
+        $state = $this->fold(
+            $terms,
+            [
+                $this->event(kind: EventKind::SectionBegan, second: 10, position: null, value: 1),
+                $this->event(kind: EventKind::SectionBegan, second: 20, position: null, value: 2),
+            ],
+            30,
+        );
+        self::assertSame([2, 80_000], [$state->section, $state->deadline]);
+        self::assertSame([true, true, false], array_column($state->questions, 'locked'));
+    }
+
+    public function test_what_cannot_belong_to_the_terms_is_refused_by_name(): void
+    {
+        $terms = $this->terms(items: [new Item(0), new Item(1)], sectionLimits: [self::MINUTE, self::MINUTE]);
+        $reason = function (Event $event) use ($terms): string {
+            try {
+                $terms->check($event);
+            } catch (InvalidTerms $refused) {
+                return $refused->reason;
+            }
+
+            return 'taken';
+        };
+        self::assertSame(
+            ['unknown_section', 'unknown_section', 'taken'],
+            [
+                $reason($this->event(kind: EventKind::SectionBegan, second: 1, position: null, value: 2)),
+                $reason($this->event(EventKind::SectionBegan, 1)),
+                $reason($this->event(kind: EventKind::SectionBegan, second: 1, position: null, value: 1)),
+            ],
+        );
+        self::assertSame(
+            ['unknown_question', 'unknown_question', 'taken'],
+            [
+                $reason($this->event(EventKind::Answered, 1, 2)),
+                $reason($this->event(EventKind::Shown, 1)),
+                $reason($this->event(EventKind::Left, 1)),
+            ],
+        );
+        foreach (['abc', '1e50', '0.9', '11', '1/0'] as $factor) {
+            try {
+                $terms->withExtraTime($factor);
+                self::fail("{$factor} was taken.");
+            } catch (InvalidTerms $refused) {
+                self::assertStringEndsWith('.', $refused->getMessage());
+            }
+        }
+    }
+
+    public function test_own_times_leave_out_breaks_and_what_comes_after_a_limit(): void
+    {
+        $break = $this->fold(
+            $this->terms(limit: 10 * self::MINUTE, pausable: false, breaks: 1),
+            [
+                $this->event(EventKind::Shown, 0, 0),
+                $this->event(EventKind::BreakBegan, 10),
+                $this->event(EventKind::BreakEnded, 70),
+                $this->event(EventKind::Left, 75),
+            ],
+            90,
+        );
+        self::assertSame([15_000, 90_000], [$break->questions[0]->activeMs, $break->activeMs]);
+        $turns = $this->fold(
+            $this->terms(items: [new Item(), new Item()], questionLimit: 30_000),
+            [$this->event(EventKind::Shown, 0, 0), $this->event(EventKind::Shown, 50, 1)],
+            55,
+        );
+        self::assertSame([30_000, 5_000], array_column($turns->questions, 'activeMs'));
+        $over = $this->fold($this->terms(limit: self::MINUTE), [$this->event(EventKind::Shown, 10, 0)], 500);
+        self::assertSame(50_000, $over->questions[0]->activeMs);
+    }
+
+    public function test_the_same_set_in_another_order_is_no_change_and_nothing_is_no_answer(): void
+    {
+        $say = fn (array $value, int $second): Event => $this->event(
+            kind: EventKind::Answered,
+            second: $second,
+            position: 0,
+            value: $value,
+        );
+        $same = $this->fold(
+            $this->terms(),
+            [$say(['choices' => ['a', 'b']], 1), $say(['choices' => ['b', 'a']], 2)],
+            9,
+        );
+        self::assertSame(0, $same->questions[0]->changes);
+        self::assertSame(
+            1,
+            $this->fold($this->terms(), [$say(['order' => ['a', 'b']], 1), $say(['order' => ['b', 'a']], 2)], 9)
+                ->questions[0]->changes,
+        );
+        foreach (
+            [
+                ['choices' => []],
+                ['choice' => ''],
+                ['text' => "\u{200B}\u{00A0}"],
+                ['rows' => ['r' => ' ']],
+                ['order' => []],
+                ['text' => '', 'unit' => 'km'],
+            ] as $nothing
+        ) {
+            $state = $this->fold($this->terms(), [$say(['choice' => 'a'], 1), $say($nothing, 2)], 9);
+            self::assertSame([0, 1], [$state->answered(), $state->questions[0]->changes], json_encode($nothing) ?: '');
+        }
+    }
+
+    public function test_terms_survive_being_stored(): void
+    {
+        $terms = $this->terms(
+            items: [new Item(0), new Item(0), new Item(1, 's'), new Item(1, 's'), new Item(1)],
+            limit: 100_000,
+            sectionLimits: [50_000, null],
+            pausable: false,
+            breaks: 1,
+        )->withExtraTime('1.5');
+        self::assertEquals($terms, Terms::fromArray(json_decode((string) json_encode($terms->toArray()), true)));
+        foreach (
+            [
+                [],
+                ['items' => [[1, 5, null]]] + $terms->toArray(),
+                ['items' => 'x'] + $terms->toArray(),
+                ['mode' => 'nap'] + $terms->toArray(),
+                ['limit' => '1/3'] + $terms->toArray(),
+            ] as $bad
+        ) {
+            try {
+                Terms::fromArray($bad);
+                self::fail('It was read.');
+            } catch (InvalidTerms) {
+                self::addToAssertionCount(1);
+            }
+        }
+    }
+
+    public function test_papers_follow_the_rules_of_the_exam(): void
+    {
+        $rules = [
+            'cut' => '0.65',
+            'minutes' => 60,
+            'readingMinutes' => 5,
+            'break' => ['after' => 'a', 'minutes' => 5],
+            'scale' => ['low' => 0, 'high' => 10, 'cut' => 5],
+            'sections' => [
+                ['code' => 'a', 'name' => 'A', 'questions' => 1, 'penalty' => '1/3'],
+                ['code' => 'b', 'name' => 'B', 'questions' => 1],
+            ],
+        ];
+        $terms = Terms::ofExam(Blueprint::of($rules), [new Item(0), new Item(1)]);
+        self::assertSame(
+            [Mode::Timed, 3_600_000, 300_000, 1, false],
+            [$terms->mode, $terms->limit, $terms->reading, $terms->breaks, $terms->pausable],
+        );
+        self::assertSame(
+            [['a', '1/3', null], ['b', '0', null]],
+            array_map(
+                fn (Section $section): array => [$section->code, $section->penalty, $section->limit],
+                $terms->sections,
+            ),
+        );
+        self::assertTrue(
+            Terms::ofExam(Blueprint::of(['pause' => true] + $rules), [new Item(0), new Item(1)])->pausable,
+        );
+    }
+
     private function randomTerms(Randomizer $chance): Terms
     {
-        $items = array_map(fn (int $i): Item => new Item(intdiv($i, 3) % 2, $chance->getInt(0, 3) === 0 ? 's' : null), range(0, 5));
+        $items = array_map(
+            fn (int $i): Item => new Item(intdiv($i, 3) % 2, $chance->getInt(0, 3) === 0 ? 's' : null),
+            range(0, 5),
+        );
 
         return match ($chance->getInt(0, 4)) {
             0 => $this->terms(mode: Mode::Tutor, items: $items),
@@ -254,7 +825,7 @@ final class FoldTest extends TestCase
     private function randomEvents(Randomizer $chance, int $questions): array
     {
         $kinds = EventKind::cases();
-        $events = [new Event('start', 1, EventKind::Started, 1000)];
+        $events = [new Event(id: 'start', seq: 1, kind: EventKind::Started, at: 1000)];
         foreach (range(2, 40) as $seq) {
             $kind = $kinds[$chance->getInt(1, count($kinds) - 1)];
             if ($kind === EventKind::HandedIn && $chance->getInt(0, 5) > 0) {
@@ -262,12 +833,22 @@ final class FoldTest extends TestCase
             }
             $at = $chance->getInt(1000, 350_000);
             $value = match ($kind) {
-                EventKind::Answered => $chance->getInt(0, 4) === 0 ? null : ['choice' => 'abcd'[$chance->getInt(0, 3)]],
+                EventKind::Answered => $chance->getInt(0, 4) === 0
+                    ? null
+                    : ['choice' => 'abcd'[$chance->getInt(0, 3)]],
                 EventKind::Flagged => $chance->getInt(0, 1) === 1,
-                EventKind::SectionBegan => 1,
+                EventKind::SectionBegan => $chance->getInt(-1, 3),
                 default => null,
             };
-            $events[] = new Event("e{$seq}", $seq, $kind, $at, $at - $chance->getInt(0, 8000), $chance->getInt(0, $questions - 1), $value);
+            $events[] = new Event(
+                id: "e{$seq}",
+                seq: $seq,
+                kind: $kind,
+                at: $at,
+                madeAt: $at - $chance->getInt(0, 8000),
+                position: $chance->getInt(0, $questions - 1),
+                value: $value,
+            );
         }
 
         return $events;
@@ -278,7 +859,7 @@ final class FoldTest extends TestCase
         $refused = $state->refused;
         ksort($refused);
 
-        return new State($state->status, $state->questions, $state->startedAt, $state->endedAt, $state->byClock, $state->current, $state->section, $state->activeMs, $state->deadline, $state->remainingMs, $refused);
+        return new State(...['refused' => $refused] + (array) $state);
     }
 
     /** @param  list<Event>  $events */
@@ -289,12 +870,17 @@ final class FoldTest extends TestCase
 
     private function started(): Event
     {
-        return new Event('started', 0, EventKind::Started, 0);
+        return new Event(id: 'started', seq: 0, kind: EventKind::Started, at: 0);
     }
 
     private function answer(int $position, string $choice, int $second): Event
     {
-        return $this->event(EventKind::Answered, $second, $position, ['choice' => $choice]);
+        return $this->event(
+            kind: EventKind::Answered,
+            second: $second,
+            position: $position,
+            value: ['choice' => $choice],
+        );
     }
 
     /** @param  array<mixed>|int|null  $value */
@@ -302,15 +888,48 @@ final class FoldTest extends TestCase
     {
         $this->seq++;
 
-        return new Event("e{$this->seq}", $this->seq, $kind, $second * 1000, null, $position, $value);
+        return new Event(
+            id: "e{$this->seq}",
+            seq: $this->seq,
+            kind: $kind,
+            at: $second * 1000,
+            madeAt: null,
+            position: $position,
+            value: $value,
+        );
     }
 
     /**
      * @param  list<Item>|null  $items
      * @param  list<int|null>  $sectionLimits
      */
-    private function terms(Mode $mode = Mode::Timed, ?array $items = null, ?int $limit = null, array $sectionLimits = [], ?int $questionLimit = null, bool $pausable = true, int $breaks = 0): Terms
-    {
-        return new Terms($mode, $items ?? array_fill(0, 4, new Item), $limit, $sectionLimits, $questionLimit, $pausable, $breaks);
+    private function terms(
+        Mode $mode = Mode::Timed,
+        ?array $items = null,
+        ?int $limit = null,
+        array $sectionLimits = [],
+        ?int $questionLimit = null,
+        bool $pausable = true,
+        int $breaks = 0,
+    ): Terms {
+        $sections = array_map(
+            fn (?int $own, int $i): Section => new Section("s{$i}", "Section {$i}", $own),
+            $sectionLimits,
+            array_keys($sectionLimits),
+        );
+        $items ??= array_fill(0, 4, new Item());
+        if ($sections === []) {
+            $items = array_map(fn (Item $item): Item => new Item(0, $item->series), $items);
+        }
+
+        return new Terms(
+            mode: $mode,
+            items: $items,
+            limit: $limit,
+            sections: $sections,
+            questionLimit: $questionLimit,
+            pausable: $pausable,
+            breaks: $breaks,
+        );
     }
 }

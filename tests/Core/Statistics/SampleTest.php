@@ -31,8 +31,8 @@ final class SampleTest extends TestCase
 
     public function test_a_quantile_of_nothing_is_nothing_and_of_one_is_it(): void
     {
-        self::assertNull(Sample::quantile([], .5));
-        self::assertSame(7.0, Sample::quantile([7], .9));
+        self::assertNull(Sample::quantile([], 0.5));
+        self::assertSame(7.0, Sample::quantile([7], 0.9));
     }
 
     public function test_correlation_of_lines_clouds_and_constants(): void

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Assembly;
 
-use App\Assembly\Choices;
-use App\Assembly\Spread;
 use App\Assembly\TestBuilder;
 use App\Sitting\Sitting;
 use App\Workshop\BankLoader;
@@ -13,7 +11,10 @@ use App\Workshop\InvalidBank;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\TestCase;
-use Uplandia\Core\Sitting\Mode;
+use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Assembly\Recipe;
+use Uplandia\Core\Assembly\Spread;
 
 final class BuilderTest extends TestCase
 {
@@ -29,12 +30,21 @@ final class BuilderTest extends TestCase
         yield 'no questions' => [['count' => 0], 'A test needs at least 1 question. Choose a number from 1 to 500.'];
         yield 'too many' => [['count' => 501], 'A test can have up to 500 questions. Choose a smaller number.'];
         yield 'no number' => [['count' => 'ten'], 'Say how many questions you want as a whole number, from 1 to 500.'];
-        yield 'an unknown topic' => [['topics' => ['moon']], 'This exam has no topic "moon". Reload the page and choose from those it has.'];
+        yield 'an unknown topic' => [
+            ['topics' => ['moon']],
+            'This exam has no topic "moon". Reload the page and choose from those it has.',
+        ];
         yield 'no topic' => [['topics' => []], 'Choose at least one topic.'];
-        yield 'an unknown pool' => [['pools' => ['easy']], 'There is no such pool of questions. Reload the page to see those there are.'];
+        yield 'an unknown pool' => [['pools' => ['easy']], 'There is no such pool of questions.'];
         yield 'an unknown mode' => [['mode' => 'nap'], 'Choose tutor, timed or untimed.'];
-        yield 'more than there are' => [['topics' => ['water'], 'count' => 5], 'There are 4 questions with these choices, and you asked for 5. Ask for up to 4, or add the other topics (8 more).'];
-        yield 'a pool with nothing in it' => [['pools' => ['missed']], 'There are no questions with these choices, and you asked for 6. Include all pools (12 more).'];
+        yield 'more than there are' => [
+            ['topics' => ['water'], 'count' => 5],
+            'There are 4 questions with these choices, and you asked for 5. Ask for up to 4, or add the other topics (8 more).',
+        ];
+        yield 'a pool with nothing in it' => [
+            ['pools' => ['missed']],
+            'There are no questions with these choices, and you asked for 6. Include all pools (12 more).',
+        ];
         yield 'no time' => [['minutes' => 0], 'A time limit needs at least 1 minute.'];
     }
 
@@ -43,25 +53,52 @@ final class BuilderTest extends TestCase
     public function test_a_bad_recipe_gets_a_sentence_and_leaves_nothing_behind(array $wrong, string $sentence): void
     {
         $this->exam();
-        $this->postJson('/api/exams/small-hills/tests', $wrong + ['topics' => ['ridge', 'water'], 'pools' => [], 'count' => 6, 'mode' => 'timed'])
-            ->assertStatus(422)->assertJsonPath('message', $sentence);
+        $this->postJson(
+            '/api/exams/small-hills/tests',
+            $wrong + ['topics' => ['ridge', 'water'], 'pools' => [], 'count' => 6, 'mode' => 'timed'],
+        )
+            ->assertStatus(422)
+            ->assertJsonPath('message', $sentence);
 
-        self::assertSame([0, 0, 0], [DB::table('tests')->count(), DB::table('recipes')->count(), DB::table('sittings')->count()]);
+        self::assertSame(
+            [0, 0, 0],
+            [DB::table('tests')->count(), DB::table('recipes')->count(), DB::table('sittings')->count()],
+        );
     }
 
     public function test_the_count_says_the_same_before_anything_is_built(): void
     {
         $this->exam();
-        $this->postJson('/api/exams/small-hills/count', ['topics' => ['water'], 'pools' => [], 'count' => 5, 'mode' => 'timed'])
-            ->assertOk()->assertJsonPath('available', 4)->assertJsonPath('minutes', 8)->assertJsonPath('shortfall', 'There are 4 questions with these choices, and you asked for 5. Ask for up to 4, or add the other topics (8 more).');
+        $this->postJson('/api/exams/small-hills/count', [
+            'topics' => ['water'],
+            'pools' => [],
+            'count' => 5,
+            'mode' => 'timed',
+        ])
+            ->assertOk()
+            ->assertJsonPath('available', 4)
+            ->assertJsonPath('minutes', 8)
+            ->assertJsonPath(
+                'shortfall',
+                'There are 4 questions with these choices, and you asked for 5. Ask for up to 4, or add the other topics (8 more).',
+            );
     }
 
     public function test_questions_are_spread_as_the_exam_weighs_its_topics(): void
     {
         $sitting = $this->build(['count' => 10]);
-        $codes = DB::table('test_items')->join('questions', 'questions.id', '=', 'test_items.question_id')->join('topics', 'topics.id', '=', 'questions.topic_id')->pluck('topics.code');
+        $codes = DB::table('test_items')
+            ->join('questions', 'questions.id', '=', 'test_items.question_id')
+            ->join('topics', 'topics.id', '=', 'questions.topic_id')
+            ->pluck('topics.code');
 
-        self::assertSame([6, 4], [$codes->filter(fn (mixed $code): bool => str_starts_with((string) $code, 'ridge'))->count(), $codes->filter(fn (mixed $code): bool => $code === 'water.ford')->count()]);
+        self::assertSame(
+            [6, 4],
+            [
+                $codes->filter(fn (mixed $code): bool => str_starts_with((string) $code, 'ridge'))->count(),
+                $codes->filter(fn (mixed $code): bool => $code === 'water.ford')->count(),
+            ],
+        );
         self::assertSame(10, Sitting::query()->findOrFail($sitting)->questions);
     }
 
@@ -69,8 +106,17 @@ final class BuilderTest extends TestCase
     {
         $exam = $this->exam();
         $user = $this->candidate();
-        $choices = new Choices(['ridge', 'water'], [], 7, Mode::Tutor, Spread::Even, null);
-        $drawn = fn (string $seed): array => DB::table('test_items')->where('test_id', app(TestBuilder::class)->build($exam, $user, $choices, $seed)->test_id)->orderBy('position')->pluck('question_id')->all();
+        $recipe = new Recipe(
+            new Filters(topics: ['ridge', 'water']),
+            count: 7,
+            mode: Mode::Tutor,
+            spread: Spread::Even,
+        );
+        $drawn = fn (string $seed): array => DB::table('test_items')
+            ->where('test_id', app(TestBuilder::class)->build($exam, $user, $recipe, $seed)->id)
+            ->orderBy('position')
+            ->pluck('question_id')
+            ->all();
 
         self::assertSame($drawn('a seed'), $drawn('a seed'));
         self::assertNotSame($drawn('a seed'), $drawn('another seed'));
@@ -87,12 +133,18 @@ final class BuilderTest extends TestCase
         $folder = sys_get_temp_dir().'/uplandia-bad-'.getmypid();
         @mkdir("{$folder}/questions", 0777, true);
         copy(__DIR__.'/../exam/exam.yaml', "{$folder}/exam.yaml");
-        file_put_contents("{$folder}/questions/bad.yaml", "- {id: q1, subtopic: ridge.path, difficulty: easy, stem: S, rationale: R, options: [{text: A, why: W}, {text: B, why: W}]}\n- {subtopic: ridge.path}\n");
+        file_put_contents(
+            "{$folder}/questions/bad.yaml",
+            "- {id: q1, subtopic: ridge.path, difficulty: easy, stem: S, rationale: R, options: [{text: A, why: W}, {text: B, why: W}]}\n- {subtopic: ridge.path}\n",
+        );
         try {
             app(BankLoader::class)->load($folder);
             self::fail('It was taken in.');
         } catch (InvalidBank $invalid) {
-            self::assertStringContainsString('bad.yaml, q1: Exactly one option must be marked', $invalid->getMessage());
+            self::assertStringContainsString(
+                'bad.yaml, q1: Exactly one option must be marked',
+                $invalid->getMessage(),
+            );
             self::assertStringContainsString('a question without an id: "id" is missing', $invalid->getMessage());
         }
         self::assertSame(0, DB::table('exams')->count());

@@ -20,8 +20,14 @@ final class HandbookTest extends TestCase
     {
         $sections = $this->getJson('/api/exams/small-hills/handbook')->assertOk()->json('sections');
         self::assertSame(['SECRET-REF', 'other'], array_column($sections, 'code'));
-        $this->getJson('/api/exams/small-hills/handbook/SECRET-REF')->assertOk()->assertJsonPath('chapter', 'First chapter')->assertJsonPath('before', null)->assertJsonPath('after.code', 'other');
-        $this->getJson('/api/exams/small-hills/handbook/other')->assertJsonPath('before.title', 'On right and wrong')->assertJsonPath('after', null);
+        $this->getJson('/api/exams/small-hills/handbook/SECRET-REF')
+            ->assertOk()
+            ->assertJsonPath('chapter', 'First chapter')
+            ->assertJsonPath('before', null)
+            ->assertJsonPath('after.code', 'other');
+        $this->getJson('/api/exams/small-hills/handbook/other')
+            ->assertJsonPath('before.title', 'On right and wrong')
+            ->assertJsonPath('after', null);
     }
 
     public function test_a_section_that_does_not_exist_is_not_found(): void
@@ -34,8 +40,13 @@ final class HandbookTest extends TestCase
     {
         $sitting = $this->build(['mode' => 'tutor']);
         $this->open($sitting);
-        $this->send($sitting, [$this->answer(0, 'a', 10), ['id' => 'c', 'seq' => 11, 'kind' => 'checked', 'position' => 0]]);
-        $reference = $this->getJson("/api/sittings/{$sitting}/questions/0")->assertOk()->json('references.0');
+        $this->send($sitting, [
+            $this->answer(0, 'a', 10),
+            ['id' => 'c', 'seq' => 11, 'kind' => 'checked', 'position' => 0],
+        ]);
+        $reference = $this->getJson("/api/sittings/{$sitting}/questions/0")
+            ->assertOk()
+            ->json('references.0');
 
         self::assertSame('On right and wrong', $reference['title']);
         $this->getJson("/api/exams/small-hills/handbook/{$reference['code']}")->assertOk();
@@ -52,6 +63,9 @@ final class HandbookTest extends TestCase
         file_put_contents("{$folder}/handbook/1.md", "# First chapter\n\n## other: Renamed\nStill here.\n");
         app(BankLoader::class)->load($folder);
 
-        self::assertSame([['code' => 'other', 'chapter' => 'First chapter', 'title' => 'Renamed']], $this->getJson('/api/exams/small-hills/handbook')->json('sections'));
+        self::assertSame(
+            [['code' => 'other', 'chapter' => 'First chapter', 'title' => 'Renamed']],
+            $this->getJson('/api/exams/small-hills/handbook')->json('sections'),
+        );
     }
 }

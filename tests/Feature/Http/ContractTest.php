@@ -52,8 +52,15 @@ final class ContractTest extends TestCase
     public function test_every_reference_leads_somewhere_and_no_view_takes_unknown_fields(): void
     {
         $document = $this->document();
-        preg_match_all('/"#\/components\/schemas\/(\w+)"/', (string) json_encode($document, JSON_UNESCAPED_SLASHES), $references);
-        self::assertSame([], array_values(array_diff(array_unique($references[1]), array_keys($document['components']['schemas']))));
+        preg_match_all(
+            '/"#\/components\/schemas\/(\w+)"/',
+            (string) json_encode($document, JSON_UNESCAPED_SLASHES),
+            $references,
+        );
+        self::assertSame(
+            [],
+            array_values(array_diff(array_unique($references[1]), array_keys($document['components']['schemas']))),
+        );
         foreach ($document['components']['schemas'] as $name => $schema) {
             self::assertNotEmpty($schema['required'] ?? [], $name);
         }

@@ -21,10 +21,17 @@ final class EdgeTest extends TestCase
                 continue;
             }
             foreach (array_diff($route->methods(), ['HEAD']) as $method) {
-                if (in_array($route->uri(), $open, true) && ! in_array("{$method} {$route->uri()}", ['PUT api/account', 'DELETE api/account'], true)) {
+                if (
+                    in_array($route->uri(), $open, true) &&
+                    ! in_array("{$method} {$route->uri()}", ['PUT api/account', 'DELETE api/account'], true)
+                ) {
                     continue;
                 }
-                $uri = str_replace(['{exam}', '{sitting}', '{position}'], ['small-hills', '01J00000000000000000000000', '0'], $route->uri());
+                $uri = str_replace(
+                    ['{exam}', '{sitting}', '{position}'],
+                    ['small-hills', '01J00000000000000000000000', '0'],
+                    $route->uri(),
+                );
                 $this->json($method, "/{$uri}")->assertUnauthorized();
                 $checked++;
             }
@@ -43,7 +50,9 @@ final class EdgeTest extends TestCase
         $page->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('Referrer-Policy', 'same-origin');
         self::assertDoesNotMatchRegularExpression('/<script(?![^>]*\bsrc=)/', (string) $page->getContent());
         $this->getJson('/api/session')->assertHeader('Cache-Control', 'no-store, private');
-        $cookie = collect($page->headers->getCookies())->first(fn ($cookie) => $cookie->getName() === 'uplandia_session');
+        $cookie = collect($page->headers->getCookies())->first(
+            fn ($cookie) => $cookie->getName() === 'uplandia_session',
+        );
         self::assertTrue($cookie?->isHttpOnly());
         self::assertSame('lax', $cookie->getSameSite());
     }
@@ -62,7 +71,9 @@ final class EdgeTest extends TestCase
     public function test_a_request_without_its_token_is_refused(): void
     {
         $this->app?->instance('env', 'local');
-        $this->postJson('/api/session', ['email' => 'a@b.example', 'password' => 'x'])->assertStatus(419)->assertJsonPath('reason', 'stale_page');
+        $this->postJson('/api/session', ['email' => 'a@b.example', 'password' => 'x'])
+            ->assertStatus(419)
+            ->assertJsonPath('reason', 'stale_page');
     }
 
     public function test_a_failed_query_is_logged_without_what_was_bound_to_it(): void

@@ -12,20 +12,6 @@ use Tests\Feature\TestCase;
 /** Every kind of question from its file to its credit, with nothing told before its time. */
 final class EveryKindTest extends TestCase
 {
-    private const RIGHT = [
-        'q-grid' => ['rows' => ['r1' => 'true', 'r2' => 'false']],
-        'q-matching' => ['rows' => ['r1' => 'x', 'r2' => 'y']],
-        'q-grouping' => ['rows' => ['r1' => 'x', 'r2' => 'y', 'r3' => 'x']],
-        'q-dropdown' => ['rows' => ['one' => 'x', 'two' => 'y']],
-        'q-typed' => ['gaps' => ['g' => ' secretword ']],
-        'q-number' => ['text' => '4 300', 'unit' => 'm'],
-        'q-picture' => ['points' => [['x' => .54, 'y' => .5]]],
-        'q-written' => ['text' => 'Something.'],
-        'q-single' => ['choice' => 'a'],
-        'q-several' => ['choices' => ['c', 'a']],
-        'p-1' => ['choice' => 'a'], 'p-2' => ['choice' => 'a'], 's-1' => ['choice' => 'a'], 's-2' => ['choice' => 'b'],
-    ];
-
     private User $user;
 
     protected function setUp(): void
@@ -38,21 +24,65 @@ final class EveryKindTest extends TestCase
 
     private function all(string $mode): string
     {
-        return (string) $this->postJson('/api/exams/kinds/tests', ['topics' => ['a', 'b'], 'pools' => [], 'count' => 15, 'mode' => $mode])->assertCreated()->json('sitting');
+        return (string) $this->postJson('/api/exams/kinds/tests', [
+            'topics' => ['a', 'b'],
+            'pools' => [],
+            'count' => 15,
+            'mode' => $mode,
+        ])
+            ->assertCreated()
+            ->json('sitting');
     }
 
     /** @return array<string, int> position by code */
     private function positions(string $sitting): array
     {
-        return DB::table('test_items')->join('questions', 'questions.id', '=', 'question_id')->where('test_id', DB::table('sittings')->where('id', $sitting)->value('test_id'))->pluck('position', 'code')->map(fn (mixed $position): int => (int) $position)->all();
+        return DB::table('test_items')
+            ->join('questions', 'questions.id', '=', 'question_id')
+            ->where('test_id', DB::table('sittings')->where('id', $sitting)->value('test_id'))
+            ->pluck('position', 'code')
+            ->map(fn (mixed $position): int => (int) $position)
+            ->all();
     }
 
-    /** @return array<string, mixed> */
+    /**
+     * A right response, with parts by their lasting ids.
+     *
+     * @return array<string, mixed>
+     */
     private function response(string $code): array
     {
-        $ids = fn (string $text): string => 'i'.substr(hash('sha256', $text), 0, 6);
+        $options = fn (): array => $this->parts($code);
+        $choices = fn (): array => $this->parts($code, 'choices');
+        $rows = fn (array $picks): array => ['rows' => array_combine($this->parts($code, 'rows'), $picks)];
+        $gap = fn (int $row, int $choice): string => $this->version($code)->shown['rows'][$row]['choices'][$choice][
+            'id'
+        ];
 
-        return self::RIGHT[$code] ?? ['order' => [$ids('first'), $ids('second'), $ids('third')]];
+        return match ($code) {
+            'q-single', 'p-1', 'p-2', 's-1' => ['choice' => $options()[0]],
+            's-2' => ['choice' => $options()[1]],
+            'q-several' => ['choices' => [$options()[2], $options()[0]]],
+            'q-grid' => $rows(['true', 'false']),
+            'q-matching' => $rows([$choices()[0], $choices()[1]]),
+            'q-grouping' => $rows([$choices()[0], $choices()[1], $choices()[0]]),
+            'q-dropdown' => $rows([$gap(0, 0), $gap(1, 1)]),
+            'q-typed' => ['gaps' => [$this->parts($code, 'gaps')[0] => ' secretword ']],
+            'q-ordering' => ['order' => $this->version($code)->withheld['order']],
+            'q-number' => ['text' => '4 300', 'unit' => 'm'],
+            'q-picture' => ['points' => [['x' => 0.54, 'y' => 0.5]]],
+            'q-written' => ['text' => 'Something.'],
+        };
+    }
+
+    /**
+     * Points for the rubric of the written question, by lasting id.
+     *
+     * @return array<string, string>
+     */
+    private function points(string ...$points): array
+    {
+        return array_combine(array_slice($this->parts('q-written', 'rubric', 'withheld'), 0, count($points)), $points);
     }
 
     /** @param  list<string>  $codes */
@@ -64,7 +94,13 @@ final class EveryKindTest extends TestCase
         foreach ($codes as $code) {
             $seq = 10 + 2 * count($events);
             $events[] = ['id' => "s-{$code}", 'seq' => $seq, 'kind' => 'shown', 'position' => $at[$code]];
-            $events[] = ['id' => "a-{$code}", 'seq' => $seq + 1, 'kind' => 'answered', 'position' => $at[$code], 'value' => $this->response($code)];
+            $events[] = [
+                'id' => "a-{$code}",
+                'seq' => $seq + 1,
+                'kind' => 'answered',
+                'position' => $at[$code],
+                'value' => $this->response($code),
+            ];
         }
         $this->send($sitting, $events)->assertOk()->assertJsonPath('refused', []);
     }
@@ -77,8 +113,19 @@ final class EveryKindTest extends TestCase
         $at = $this->positions($sitting);
         self::assertCount(15, $at);
         $question = fn (string $code): array => $opened['questions'][$at[$code]];
-        self::assertSame([2, 1, true], [$question('q-several')['limit'], $question('q-picture')['points'], $question('q-number')['asksUnit']]);
-        self::assertSame(['A dot on paper', 200, 100], [$question('q-picture')['picture']['alt'], $question('q-picture')['picture']['width'], $question('q-picture')['picture']['height']]);
+        $body = fn (string $code): array => $question($code)['body'];
+        self::assertSame(
+            [2, 1, true],
+            [$body('q-several')['limit'], $body('q-picture')['points'], $body('q-number')['asksUnit']],
+        );
+        self::assertSame(
+            ['A dot on paper', 200, 100],
+            [
+                $body('q-picture')['picture']['alt'],
+                $body('q-picture')['picture']['width'],
+                $body('q-picture')['picture']['height'],
+            ],
+        );
         self::assertStringContainsString('](/media/', $question('q-single')['stem']);
 
         $this->answerRightly($sitting, array_keys($at));
@@ -87,16 +134,37 @@ final class EveryKindTest extends TestCase
         }
         $this->handIn($sitting)->assertOk();
 
-        $outcomes = DB::table('outcomes')->join('questions', 'questions.id', '=', 'question_id')->where('sitting_id', $sitting)->pluck('outcome', 'code')->all();
-        self::assertSame(['q-written' => 'pending'], array_filter($outcomes, fn (string $outcome): bool => $outcome !== 'right'));
+        $outcomes = DB::table('outcomes')
+            ->join('questions', 'questions.id', '=', 'question_id')
+            ->where('sitting_id', $sitting)
+            ->pluck('outcome', 'code')
+            ->all();
+        self::assertSame(
+            ['q-written' => 'pending'],
+            array_filter($outcomes, fn (string $outcome): bool => $outcome !== 'right'),
+        );
         foreach ($at as $code => $position) {
-            self::assertStringContainsString('SECRET', (string) $this->getJson("/api/sittings/{$sitting}/questions/{$position}")->assertOk()->getContent(), (string) $code);
+            self::assertStringContainsString(
+                'SECRET',
+                (string) $this->getJson("/api/sittings/{$sitting}/questions/{$position}")
+                    ->assertOk()
+                    ->getContent(),
+                (string) $code,
+            );
         }
-        $this->getJson("/api/sittings/{$sitting}/questions/{$at['p-1']}")->assertJsonPath('answer.evidence', ['The wind turned.'])->assertJsonPath('unit.title', 'A text');
-        $this->getJson("/api/sittings/{$sitting}/questions/{$at['q-number']}")->assertJsonPath('answer.value', '4.25')->assertJsonPath('answer.unit', 'km')->assertJsonPath('answer.slips.0.value', '8');
-        $this->getJson("/api/sittings/{$sitting}/questions/{$at['q-picture']}")->assertJsonPath('answer.targets.0.circle', [.5, .5, .05])->assertJsonCount(1, 'answer.decoys');
+        $this->getJson("/api/sittings/{$sitting}/questions/{$at['p-1']}")
+            ->assertJsonPath('evidence', ['The wind turned.'])
+            ->assertJsonPath('unit.title', 'A text');
+        $this->getJson("/api/sittings/{$sitting}/questions/{$at['q-number']}")
+            ->assertJsonPath('tolerance', '0.1')
+            ->assertJsonPath('parts.0.right', '4.25 km')
+            ->assertJsonPath('parts.1.text', '8 km');
+        $this->getJson("/api/sittings/{$sitting}/questions/{$at['q-picture']}")
+            ->assertJsonPath('parts.0.region.circle', [0.5, 0.5, 0.05])
+            ->assertJsonPath('parts.0.verdict', 'right')
+            ->assertJsonPath('parts.1.role', 'decoy')
+            ->assertJsonCount(2, 'parts');
         $this->getJson("/api/sittings/{$sitting}/result")->assertOk();
-        $this->getJson("/api/sittings/{$sitting}/insight")->assertOk();
         $this->getJson("/api/sittings/{$sitting}/review")->assertOk();
     }
 
@@ -107,12 +175,17 @@ final class EveryKindTest extends TestCase
         $at = $this->positions($sitting);
 
         self::assertSame([$at['p-1'] + 1, $at['s-1'] + 1], [$at['p-2'], $at['s-2']]);
-        $units = array_column($opened['units'], null, 'code');
-        self::assertSame([$at['p-1'], $at['p-2']], $units['u-passage']['positions']);
-        self::assertSame(['passage', 'series'], [$units['u-passage']['kind'], $units['u-series']['kind']]);
-        self::assertSame('u-series', $opened['questions'][$at['s-1']]['unit']);
+        $units = array_column($opened['units'], null, 'title');
+        self::assertSame([$at['p-1'], $at['p-2']], $units['A text']['positions']);
+        self::assertSame(['passage', 'series'], [$units['A text']['kind'], $units['A series']['kind']]);
+        self::assertSame($units['A series']['id'], $opened['questions'][$at['s-1']]['unit']);
+        // The author's own names for them say nothing to a candidate.
+        self::assertStringNotContainsString('u-series', (string) json_encode($opened));
         // The options of a series keep their places.
-        self::assertSame(['Ex', 'Why', 'Zed'], array_column($opened['questions'][$at['s-2']]['options'], 'text'));
+        self::assertSame(
+            ['Ex', 'Why', 'Zed'],
+            array_column($opened['questions'][$at['s-2']]['body']['options'], 'text'),
+        );
     }
 
     public function test_there_is_no_going_back_in_a_series(): void
@@ -122,16 +195,31 @@ final class EveryKindTest extends TestCase
         $at = $this->positions($sitting);
         $this->answerRightly($sitting, ['s-1', 's-2']);
 
-        $state = $this->send($sitting, [['id' => 'late', 'seq' => 90, 'kind' => 'answered', 'position' => $at['s-1'], 'value' => ['choice' => 'c']]])->assertOk();
+        $state = $this->send($sitting, [
+            [
+                'id' => 'late',
+                'seq' => 90,
+                'kind' => 'answered',
+                'position' => $at['s-1'],
+                'value' => ['choice' => $this->parts('s-1')[2]],
+            ],
+        ])->assertOk();
 
         self::assertSame('There is no going back in a series.', $state->json('refused.late'));
-        $state->assertJsonPath('questions.0.response.choice', 'a')->assertJsonPath('questions.0.locked', true);
+        $state
+            ->assertJsonPath('questions.0.response.choice', $this->parts('s-1')[0])
+            ->assertJsonPath('questions.0.locked', true);
     }
 
     public function test_a_test_that_cannot_be_made_up_of_whole_sets_says_so(): void
     {
         $this->postJson('/api/exams/kinds/tests', ['topics' => ['b'], 'pools' => [], 'count' => 3, 'mode' => 'tutor'])
-            ->assertStatus(422)->assertJsonPath('reason', 'does_not_fit')->assertJsonPath('message', 'Some of these questions come together, as cases or sets, so exactly 3 cannot be made up. Ask for 2.');
+            ->assertStatus(422)
+            ->assertJsonPath('reason', 'does_not_fit')
+            ->assertJsonPath(
+                'message',
+                'Some of these questions come together, as cases or sets, so exactly 3 cannot be made up. Ask for 2 or 4.',
+            );
         self::assertSame(0, DB::table('sittings')->count());
     }
 
@@ -141,23 +229,47 @@ final class EveryKindTest extends TestCase
         $this->open($sitting);
         $at = $this->positions($sitting)['q-written'];
         $this->answerRightly($sitting, ['q-written']);
-        $mark = fn (array $points, ?int $position = null) => $this->postJson("/api/sittings/{$sitting}/questions/".($position ?? $at).'/rubric', ['points' => $points]);
-        $mark(['p1' => '1'])->assertStatus(409);
+        $mark = fn (array $points, ?int $position = null) => $this->postJson(
+            "/api/sittings/{$sitting}/questions/".($position ?? $at).'/rubric',
+            ['points' => $points],
+        );
+        $mark($this->points('1'))->assertStatus(409);
         $this->handIn($sitting)->assertOk();
-        $this->getJson("/api/sittings/{$sitting}/questions/{$at}")->assertJsonPath('outcome', 'pending')->assertJsonPath('rubricMarks', null);
+        $this->getJson("/api/sittings/{$sitting}/questions/{$at}")
+            ->assertJsonPath('outcome', 'pending')
+            ->assertJsonPath('rubricMarks', null);
 
-        $mark(['p1' => '1', 'p2' => '0.5'])->assertOk()->assertJsonPath('outcome', 'partly')->assertJsonPath('marks', '0.5')->assertJsonPath('rubricMarks', ['p1' => '1', 'p2' => '0.5']);
-        self::assertSame('1/2', DB::table('outcomes')->where('sitting_id', $sitting)->where('position', $at)->value('credit'));
+        $mark($this->points('1', '0.5'))
+            ->assertOk()
+            ->assertJsonPath('outcome', 'partly')
+            ->assertJsonPath('marks', '0.5')
+            ->assertJsonPath('rubricMarks', $this->points('1', '0.5'));
+        self::assertSame(
+            '1/2',
+            DB::table('outcomes')->where('sitting_id', $sitting)->where('position', $at)->value('credit'),
+        );
         self::assertSame('1/2', DB::table('sittings')->where('id', $sitting)->value('marks'));
-        $mark(['p1' => '2', 'p2' => '1'])->assertJsonPath('outcome', 'right');
-        self::assertSame(['right', 1], array_values((array) DB::table('standings')->where('user_id', $this->user->id)->where('outcome', 'right')->first(['outcome', 'seen'])));
+        $mark($this->points('2', '1'))->assertJsonPath('outcome', 'right');
+        self::assertSame(
+            ['right', 1],
+            array_values(
+                (array) DB::table('standings')
+                    ->where('user_id', $this->user->id)
+                    ->where('outcome', 'right')
+                    ->first(['outcome', 'seen']),
+            ),
+        );
 
-        $mark(['p1' => '3'])->assertStatus(422)->assertJsonPath('reason', 'rubric');
+        $mark($this->points('3'))->assertStatus(422)->assertJsonPath('reason', 'rubric');
         $mark(['moon' => '1'])->assertStatus(422);
-        $mark([])->assertStatus(422)->assertJsonPath('fields.points.0', 'Give points for at least one of the criteria.');
-        $mark(['p1' => '1'], $this->positions($sitting)['q-single'])->assertStatus(422)->assertJsonPath('reason', 'not_written');
+        $mark([])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.points.0', 'Give points for at least one of the criteria.');
+        $mark($this->points('1'), $this->positions($sitting)['q-single'])
+            ->assertStatus(422)
+            ->assertJsonPath('reason', 'not_written');
         $this->flushSession()->actingAs($this->candidate());
-        $mark(['p1' => '1'])->assertNotFound();
+        $mark($this->points('1'))->assertNotFound();
     }
 
     public function test_marking_an_older_sitting_does_not_speak_over_a_later_one(): void
@@ -170,16 +282,40 @@ final class EveryKindTest extends TestCase
         $later = $this->all('timed');
         $this->open($later);
         $at = $this->positions($later);
-        $this->send($later, [['id' => 'wrong', 'seq' => 10, 'kind' => 'answered', 'position' => $at['q-single'], 'value' => ['choice' => 'b']]])->assertOk();
+        $this->send($later, [
+            ['id' => 'look', 'seq' => 9, 'kind' => 'shown', 'position' => $at['q-written']],
+            [
+                'id' => 'wrong',
+                'seq' => 10,
+                'kind' => 'answered',
+                'position' => $at['q-single'],
+                'value' => ['choice' => $this->parts('q-single')[1]],
+            ],
+        ])->assertOk();
         $this->handIn($later)->assertOk();
-        $standing = fn (string $code): array => array_values((array) DB::table('standings')->join('questions', 'questions.id', '=', 'question_id')->where('code', $code)->first(['outcome', 'seen']));
+        $standing = fn (string $code): array => array_values(
+            (array) DB::table('standings')
+                ->join('questions', 'questions.id', '=', 'question_id')
+                ->where('code', $code)
+                ->first(['outcome', 'seen']),
+        );
         self::assertSame(['missed', 2], $standing('q-single'));
 
-        $this->postJson("/api/sittings/{$older}/questions/{$this->positions($older)['q-written']}/rubric", ['points' => ['p1' => '2', 'p2' => '1']])->assertOk()->assertJsonPath('outcome', 'right');
+        $this->postJson("/api/sittings/{$older}/questions/{$this->positions($older)['q-written']}/rubric", [
+            'points' => $this->points('2', '1'),
+        ])
+            ->assertOk()
+            ->assertJsonPath('outcome', 'right');
 
         self::assertSame(['missed', 2], $standing('q-single'));
         self::assertSame(['left_blank', 2], $standing('q-written'));
-        self::assertSame('right', DB::table('outcomes')->where('sitting_id', $older)->where('position', $this->positions($older)['q-written'])->value('outcome'));
+        self::assertSame(
+            'right',
+            DB::table('outcomes')
+                ->where('sitting_id', $older)
+                ->where('position', $this->positions($older)['q-written'])
+                ->value('outcome'),
+        );
     }
 
     public function test_bad_responses_are_refused_each_with_a_sentence_and_lose_nothing(): void
@@ -187,10 +323,23 @@ final class EveryKindTest extends TestCase
         $sitting = $this->all('untimed');
         $this->open($sitting);
         $at = $this->positions($sitting);
-        $bad = ['q-grid' => ['rows' => ['r9' => 'true']], 'q-matching' => ['rows' => ['r1' => 'moon']], 'q-ordering' => ['order' => ['moon']], 'q-picture' => ['points' => [['x' => 2, 'y' => 0]]], 'q-several' => ['choices' => ['a', 'a']], 'q-typed' => ['gaps' => ['moon' => 'x']]];
+        $bad = [
+            'q-grid' => ['rows' => ['r9' => 'true']],
+            'q-matching' => ['rows' => ['r1' => 'moon']],
+            'q-ordering' => ['order' => ['moon']],
+            'q-picture' => ['points' => [['x' => 2, 'y' => 0]]],
+            'q-several' => ['choices' => ['a', 'a']],
+            'q-typed' => ['gaps' => ['moon' => 'x']],
+        ];
         $events = [];
         foreach ($bad as $code => $value) {
-            $events[] = ['id' => $code, 'seq' => 20 + count($events), 'kind' => 'answered', 'position' => $at[$code], 'value' => $value];
+            $events[] = [
+                'id' => $code,
+                'seq' => 20 + count($events),
+                'kind' => 'answered',
+                'position' => $at[$code],
+                'value' => $value,
+            ];
         }
 
         $refused = (array) $this->send($sitting, $events)->assertOk()->json('refused');
@@ -201,22 +350,56 @@ final class EveryKindTest extends TestCase
 
     public function test_a_fixed_paper_is_sat_with_its_sections_marks_and_penalty(): void
     {
-        $this->getJson('/api/exams/kinds/builder')->assertOk()->assertJsonPath('papers', [['code' => '2024', 'title' => 'The paper', 'questions' => 2, 'minutes' => 30, 'met' => 0]]);
+        $this->getJson('/api/exams/kinds/builder')
+            ->assertOk()
+            ->assertJsonPath('papers', [
+                ['code' => '2024', 'title' => 'The paper', 'questions' => 2, 'minutes' => 30, 'met' => 0],
+            ]);
         $sitting = (string) $this->postJson('/api/exams/kinds/papers/2024/sittings')->assertCreated()->json('sitting');
-        $this->getJson("/api/sittings/{$sitting}")->assertOk()->assertJsonPath('sections', [['name' => 'All of it', 'questions' => 2, 'marks' => '3', 'penalty' => '1/3']])->assertJsonPath('limitMs', 1_800_000);
+        $this->getJson("/api/sittings/{$sitting}")
+            ->assertOk()
+            ->assertJsonPath('sections', [
+                ['name' => 'All of it', 'questions' => 2, 'marks' => '3', 'penalty' => '1/3'],
+            ])
+            ->assertJsonPath('limitMs', 1_800_000);
         $opened = $this->open($sitting);
         self::assertSame(['3', '1/3'], [$opened['questions'][0]['marks'], $opened['questions'][0]['penalty']]);
-        $this->send($sitting, [['id' => 'x', 'seq' => 10, 'kind' => 'answered', 'position' => 0, 'value' => ['choice' => 'b']]])->assertOk();
+        $this->send($sitting, [
+            [
+                'id' => 'x',
+                'seq' => 10,
+                'kind' => 'answered',
+                'position' => 0,
+                'value' => ['choice' => $this->parts('q-single')[1]],
+            ],
+        ])->assertOk();
         $this->handIn($sitting)->assertOk();
-        self::assertSame(['-1', '6'], array_values((array) DB::table('sittings')->where('id', $sitting)->first(['marks', 'possible'])));
-        $this->getJson("/api/sittings/{$sitting}/result")->assertOk()->assertJsonPath('scaled', ['score' => 0, 'low' => 0, 'cut' => 50, 'high' => 100, 'passes' => false])
-            ->assertJsonPath('sections.0.name', 'All of it')->assertJsonPath('sections.0.tally.marks', '-1')->assertJsonPath('sections.0.tally.leftBlank', 1);
-        $this->getJson('/api/exams/kinds/builder')->assertJsonPath('papers.0.met', 2);
+        self::assertSame(
+            ['-1', '6'],
+            array_values(
+                (array) DB::table('sittings')
+                    ->where('id', $sitting)
+                    ->first(['marks', 'possible']),
+            ),
+        );
+        $this->getJson("/api/sittings/{$sitting}/result")
+            ->assertOk()
+            ->assertJsonPath('scaled', ['score' => 0, 'low' => 0, 'cut' => 50, 'high' => 100, 'passes' => false])
+            ->assertJsonPath('sections.0.name', 'All of it')
+            ->assertJsonPath('sections.0.tally.marks', '-1')
+            ->assertJsonPath('sections.0.tally.notReached', 1);
+        $this->getJson('/api/exams/kinds/builder')->assertJsonPath('papers.0.met', 1);
 
         // Another candidate sits the same test.
         $this->flushSession()->actingAs($this->candidate());
         $other = (string) $this->postJson('/api/exams/kinds/papers/2024/sittings')->assertCreated()->json('sitting');
-        self::assertSame(1, DB::table('sittings')->whereIn('id', [$sitting, $other])->distinct()->count('test_id'));
+        self::assertSame(
+            1,
+            DB::table('sittings')
+                ->whereIn('id', [$sitting, $other])
+                ->distinct()
+                ->count('test_id'),
+        );
         $this->postJson('/api/exams/kinds/papers/2031/sittings')->assertNotFound();
     }
 
@@ -226,21 +409,40 @@ final class EveryKindTest extends TestCase
         $this->open($sitting);
         $this->answerRightly($sitting, ['q-single', 'q-written']);
         $this->handIn($sitting)->assertOk();
-        $this->getJson("/api/sittings/{$sitting}/result")->assertJsonPath('scaled', null)->assertJsonPath('tally.pending', 1);
+        $this->getJson("/api/sittings/{$sitting}/result")
+            ->assertJsonPath('scaled', null)
+            ->assertJsonPath('tally.pending', 1);
 
-        $this->postJson("/api/sittings/{$sitting}/questions/1/rubric", ['points' => ['p1' => '0', 'p2' => '0']])->assertOk();
+        $this->postJson("/api/sittings/{$sitting}/questions/1/rubric", [
+            'points' => $this->points('0', '0'),
+        ])->assertOk();
         // 3 of 6 marks, less a third of 3 for a written answer worth nothing: 2 of 6 is below the cut of 1/2.
-        $this->getJson("/api/sittings/{$sitting}/result")->assertJsonPath('scaled.passes', false)->assertJsonPath('scaled.score', 33);
-        $this->postJson("/api/sittings/{$sitting}/questions/1/rubric", ['points' => ['p1' => '2', 'p2' => '1']])->assertOk();
-        $this->getJson("/api/sittings/{$sitting}/result")->assertJsonPath('scaled', ['score' => 100, 'low' => 0, 'cut' => 50, 'high' => 100, 'passes' => true]);
+        $this->getJson("/api/sittings/{$sitting}/result")
+            ->assertJsonPath('scaled.passes', false)
+            ->assertJsonPath('scaled.score', 33);
+        $this->postJson("/api/sittings/{$sitting}/questions/1/rubric", [
+            'points' => $this->points('2', '1'),
+        ])->assertOk();
+        $this->getJson("/api/sittings/{$sitting}/result")->assertJsonPath('scaled', [
+            'score' => 100,
+            'low' => 0,
+            'cut' => 50,
+            'high' => 100,
+            'passes' => true,
+        ]);
     }
 
     public function test_reference_tables_and_pictures_are_served_to_whoever_is_signed_in(): void
     {
         $this->getJson('/api/exams/kinds/tables')->assertOk()->assertJsonPath('tables.0.title', 'Pace');
         $name = DB::table('media')->value('name');
-        $response = $this->get("/media/{$name}")->assertOk()->assertHeader('Content-Type', 'image/svg+xml');
-        self::assertStringContainsString("default-src 'none'", (string) $response->headers->get('Content-Security-Policy'));
+        $response = $this->get("/media/{$name}")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'image/svg+xml');
+        self::assertStringContainsString(
+            "default-src 'none'",
+            (string) $response->headers->get('Content-Security-Policy'),
+        );
         self::assertStringContainsString('immutable', (string) $response->headers->get('Cache-Control'));
         self::assertStringContainsString('private', (string) $response->headers->get('Cache-Control'));
         $this->get('/media/0123456789abcdef.svg')->assertNotFound();
@@ -255,12 +457,19 @@ final class EveryKindTest extends TestCase
         $sitting = $this->all('untimed');
         $this->open($sitting);
         $folder = sys_get_temp_dir().'/uplandia-kinds-'.getmypid();
-        (new \Illuminate\Filesystem\Filesystem)->copyDirectory(__DIR__.'/../kinds', $folder);
-        file_put_contents("{$folder}/questions/all.yaml", str_replace('It rained. The wind turned.', 'It rained. The wind turned. Then it snowed.', (string) file_get_contents("{$folder}/questions/all.yaml")));
+        (new \Illuminate\Filesystem\Filesystem())->copyDirectory(__DIR__.'/../kinds', $folder);
+        file_put_contents(
+            "{$folder}/questions/all.yaml",
+            str_replace(
+                'It rained. The wind turned.',
+                'It rained. The wind turned. Then it snowed.',
+                (string) file_get_contents("{$folder}/questions/all.yaml"),
+            ),
+        );
 
         self::assertSame(['questions' => 15, 'changed' => 2], app(BankLoader::class)->load($folder));
 
-        $text = fn (string $id): string => array_column($this->open($id)['units'], 'text', 'code')['u-passage'];
+        $text = fn (string $id): string => array_column($this->open($id)['units'], 'text', 'title')['A text'];
         self::assertSame('It rained. The wind turned.', $text($sitting));
         self::assertSame('It rained. The wind turned. Then it snowed.', $text($this->all('untimed')));
     }

@@ -42,13 +42,29 @@ final class KilledServerTest extends TestCase
         $this->start();
         $this->ask('GET', '/api/session');
         self::assertSame(200, $this->ask('POST', '/api/session/demo', ['person' => 'wren'])[0]);
-        [$status, $built] = $this->ask('POST', '/api/exams/refuge-warden/tests', ['topics' => ['water', 'fire'], 'pools' => [], 'count' => 20, 'mode' => 'timed']);
+        [$status, $built] = $this->ask('POST', '/api/exams/refuge-warden/tests', [
+            'topics' => ['water', 'fire'],
+            'pools' => [],
+            'count' => 20,
+            'mode' => 'timed',
+        ]);
         self::assertSame(201, $status);
         [, $opened] = $this->ask('POST', "/api/sittings/{$built['sitting']}/open", ['tab' => 'tab']);
         $acknowledged = [];
         foreach (range(0, 19) as $position) {
-            $choice = $opened['questions'][$position]['options'][$position % 4]['id'];
-            [$status] = $this->ask('POST', "/api/sittings/{$built['sitting']}/events", ['tab' => 'tab', 'events' => [['id' => "a{$position}", 'seq' => $position + 10, 'kind' => 'answered', 'position' => $position, 'value' => ['choice' => $choice]]]]);
+            $choice = $opened['questions'][$position]['body']['options'][$position % 4]['id'];
+            [$status] = $this->ask('POST', "/api/sittings/{$built['sitting']}/events", [
+                'tab' => 'tab',
+                'events' => [
+                    [
+                        'id' => "a{$position}",
+                        'seq' => $position + 10,
+                        'kind' => 'answered',
+                        'position' => $position,
+                        'value' => ['choice' => $choice],
+                    ],
+                ],
+            ]);
             self::assertSame(200, $status);
             $acknowledged[$position] = $choice;
             if ($position % 5 === 4) {
@@ -60,7 +76,13 @@ final class KilledServerTest extends TestCase
         $this->start();
         [, $again] = $this->ask('POST', "/api/sittings/{$built['sitting']}/open", ['tab' => 'tab']);
 
-        self::assertSame($acknowledged, array_map(fn (array $question): ?string => $question['response']['choice'] ?? null, $again['state']['questions']));
+        self::assertSame(
+            $acknowledged,
+            array_map(
+                fn (array $question): ?string => $question['response']['choice'] ?? null,
+                $again['state']['questions'],
+            ),
+        );
         self::assertSame('active', $again['state']['status']);
     }
 
@@ -70,7 +92,13 @@ final class KilledServerTest extends TestCase
         $this->port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
         fclose($socket);
         $root = dirname(__DIR__, 3);
-        $server = proc_open(['php', '-S', "127.0.0.1:{$this->port}", '-t', "{$root}/public", "{$root}/bootstrap/serve.php"], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, $root, $this->environment());
+        $server = proc_open(
+            ['php', '-S', "127.0.0.1:{$this->port}", '-t', "{$root}/public", "{$root}/bootstrap/serve.php"],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
+            $pipes,
+            $root,
+            $this->environment(),
+        );
         $this->server = $server === false ? throw new RuntimeException('The server did not start.') : $server;
         $this->pid = proc_get_status($this->server)['pid'];
         for ($i = 0; $i < 100; $i++) {
@@ -98,10 +126,19 @@ final class KilledServerTest extends TestCase
     private function ask(string $method, string $path, ?array $body = null): array
     {
         preg_match('/XSRF-TOKEN=([^;]+)/', $this->cookies, $token);
-        $answer = file_get_contents("http://127.0.0.1:{$this->port}{$path}", false, stream_context_create(['http' => [
-            'method' => $method, 'ignore_errors' => true, 'content' => $body === null ? '' : json_encode($body, JSON_THROW_ON_ERROR),
-            'header' => "Content-Type: application/json\r\nAccept: application/json\r\nCookie: {$this->cookies}\r\nX-XSRF-TOKEN: ".urldecode($token[1] ?? ''),
-        ]]));
+        $answer = file_get_contents(
+            "http://127.0.0.1:{$this->port}{$path}",
+            false,
+            stream_context_create([
+                'http' => [
+                    'method' => $method,
+                    'ignore_errors' => true,
+                    'content' => $body === null ? '' : json_encode($body, JSON_THROW_ON_ERROR),
+                    'header' => "Content-Type: application/json\r\nAccept: application/json\r\nCookie: {$this->cookies}\r\nX-XSRF-TOKEN: ".
+                        urldecode($token[1] ?? ''),
+                ],
+            ]),
+        );
         $cookies = [];
         foreach ($http_response_header as $header) {
             if (preg_match('/^Set-Cookie: ([^=]+)=([^;]*)/', $header, $cookie) === 1) {
@@ -116,7 +153,13 @@ final class KilledServerTest extends TestCase
     private function artisan(string $command): void
     {
         $root = dirname(__DIR__, 3);
-        $process = proc_open("php artisan {$command}", [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, $root, $this->environment());
+        $process = proc_open(
+            "php artisan {$command}",
+            [1 => ['pipe', 'w'], 2 => ['pipe', 'w']],
+            $pipes,
+            $root,
+            $this->environment(),
+        );
         $said = stream_get_contents($pipes[1]).stream_get_contents($pipes[2]);
         if ($process === false || proc_close($process) !== 0) {
             throw new RuntimeException("artisan {$command} failed: {$said}");
@@ -126,6 +169,13 @@ final class KilledServerTest extends TestCase
     /** @return array<string, string> */
     private function environment(): array
     {
-        return ['DB_DATABASE' => "{$this->folder}/uplandia.sqlite", 'UPLANDIA_DEMO' => 'true', 'SESSION_DRIVER' => 'file', 'CACHE_STORE' => 'file', 'LOG_CHANNEL' => 'app', 'APP_ENV' => 'local'] + getenv();
+        return [
+            'DB_DATABASE' => "{$this->folder}/uplandia.sqlite",
+            'UPLANDIA_DEMO' => 'true',
+            'SESSION_DRIVER' => 'file',
+            'CACHE_STORE' => 'file',
+            'LOG_CHANNEL' => 'app',
+            'APP_ENV' => 'local',
+        ] + getenv();
     }
 }

@@ -24,7 +24,10 @@ final class SittingTest extends TestCase
         $payloads = [
             $this->getJson("/api/sittings/{$sitting}"),
             $this->postJson("/api/sittings/{$sitting}/open", ['tab' => 'tab-1']),
-            $this->send($sitting, [['id' => 'c', 'seq' => 50, 'kind' => 'checked', 'position' => 0], $this->answer(1, 'a', 51)]),
+            $this->send($sitting, [
+                ['id' => 'c', 'seq' => 50, 'kind' => 'checked', 'position' => 0],
+                $this->answer(1, 'a', 51),
+            ]),
             $this->getJson("/api/sittings/{$sitting}/questions/0"),
             $this->getJson("/api/sittings/{$sitting}/result"),
             $this->getJson("/api/sittings/{$sitting}/review"),
@@ -48,7 +51,11 @@ final class SittingTest extends TestCase
             return;
         }
         foreach ($part as $name => $value) {
-            self::assertNotContains($name, ['key', 'keys', 'why', 'rationale', 'references', 'credit', 'correct', 'right'], "{$path}.{$name}");
+            self::assertNotContains(
+                $name,
+                ['key', 'keys', 'why', 'rationale', 'references', 'credit', 'correct', 'right'],
+                "{$path}.{$name}",
+            );
             if ($name === 'outcome') {
                 self::assertNull($value, "{$path}.{$name}");
             }
@@ -61,23 +68,43 @@ final class SittingTest extends TestCase
         $sitting = $this->build(['mode' => 'tutor']);
         $opened = $this->open($sitting);
         $right = $this->option($opened, 0, true);
-        $state = $this->send($sitting, [$this->answer(0, $right, 10), ['id' => 'c', 'seq' => 11, 'kind' => 'checked', 'position' => 0]])->assertOk();
+        $state = $this->send($sitting, [
+            $this->answer(0, $right, 10),
+            ['id' => 'c', 'seq' => 11, 'kind' => 'checked', 'position' => 0],
+        ])->assertOk();
 
         $state->assertJsonPath('questions.0.outcome', 'right')->assertJsonPath('questions.0.locked', true);
-        $this->getJson("/api/sittings/{$sitting}/questions/0")->assertOk()->assertJsonPath('answer.options', [$right])->assertJsonPath('outcome', 'right');
+        $this->getJson("/api/sittings/{$sitting}/questions/0")
+            ->assertOk()
+            ->assertJsonPath('parts.0.role', 'option')
+            ->assertJsonPath('outcome', 'right');
         $this->getJson("/api/sittings/{$sitting}/questions/1")->assertStatus(409);
-        $this->send($sitting, [$this->answer(0, $this->option($opened, 0, false), 12)])->assertJsonPath('questions.0.response.choice', $right)->assertJsonCount(1, 'refused');
+        $this->send($sitting, [$this->answer(0, $this->option($opened, 0, false), 12)])
+            ->assertJsonPath('questions.0.response.choice', $right)
+            ->assertJsonCount(1, 'refused');
     }
 
     public function test_a_sitting_goes_on_where_it_was_tomorrow(): void
     {
         $sitting = $this->build(['mode' => 'tutor']);
         $this->open($sitting);
-        $this->send($sitting, [['id' => 's', 'seq' => 9, 'kind' => 'shown', 'position' => 3], $this->answer(3, 'b', 10), ['id' => 'f', 'seq' => 11, 'kind' => 'flagged', 'position' => 3, 'value' => true]]);
+        $this->send($sitting, [
+            ['id' => 's', 'seq' => 9, 'kind' => 'shown', 'position' => 3],
+            $this->answer(3, 'b', 10),
+            ['id' => 'f', 'seq' => 11, 'kind' => 'flagged', 'position' => 3, 'value' => true],
+        ]);
         $this->travel(1)->days();
         $state = $this->open($sitting, 'tab-2')['state'];
 
-        self::assertSame([3, 1, 'b', true], [$state['current'], $state['answered'], $state['questions'][3]['response']['choice'], $state['questions'][3]['flagged']]);
+        self::assertSame(
+            [3, 1, $this->optionId(3, 'b'), true],
+            [
+                $state['current'],
+                $state['answered'],
+                $state['questions'][3]['response']['choice'],
+                $state['questions'][3]['flagged'],
+            ],
+        );
     }
 
     public function test_a_closed_lid_stops_a_practice_clock_where_contact_was_lost(): void
@@ -90,7 +117,9 @@ final class SittingTest extends TestCase
         $state = $this->open($sitting, 'tab-2')['state'];
         self::assertSame(['paused', 50_000, 550_000], [$state['status'], $state['activeMs'], $state['remainingMs']]);
 
-        $this->send($sitting, [['id' => 'r', 'seq' => 20, 'kind' => 'resumed']], 'tab-2')->assertJsonPath('status', 'active')->assertJsonPath('remainingMs', 550_000);
+        $this->send($sitting, [['id' => 'r', 'seq' => 20, 'kind' => 'resumed']], 'tab-2')
+            ->assertJsonPath('status', 'active')
+            ->assertJsonPath('remainingMs', 550_000);
     }
 
     public function test_time_passes_for_a_page_that_stayed_awake_without_a_connection(): void
@@ -100,7 +129,9 @@ final class SittingTest extends TestCase
         $this->travel(5)->minutes();
         $awakeSince = $opened['state']['now'];
 
-        $this->send($sitting, [$this->answer(0, 'a', 10)], awakeSince: $awakeSince)->assertJsonPath('status', 'active')->assertJsonPath('activeMs', 300_000);
+        $this->send($sitting, [$this->answer(0, 'a', 10)], awakeSince: $awakeSince)
+            ->assertJsonPath('status', 'active')
+            ->assertJsonPath('activeMs', 300_000);
     }
 
     public function test_at_zero_the_sitting_is_handed_in_as_it_stands_though_nobody_is_there(): void
@@ -111,8 +142,14 @@ final class SittingTest extends TestCase
         $this->send($sitting, [$this->answer(0, $this->option($opened, 0, true), 10)]);
         $this->travel(50)->seconds();
 
-        $this->getJson("/api/sittings/{$sitting}/result")->assertOk()->assertJsonPath('byClock', true)->assertJsonPath('tally.right', 1)->assertJsonPath('activeMs', 60_000);
-        $this->getJson('/api/exams/small-hills/today')->assertJsonPath('past.0.marks', '1')->assertJsonCount(0, 'open');
+        $this->getJson("/api/sittings/{$sitting}/result")
+            ->assertOk()
+            ->assertJsonPath('byClock', true)
+            ->assertJsonPath('tally.right', 1)
+            ->assertJsonPath('activeMs', 60_000);
+        $this->getJson('/api/exams/small-hills/today')
+            ->assertJsonPath('past.0.marks', '1')
+            ->assertJsonCount(0, 'open');
     }
 
     public function test_an_answer_made_before_the_deadline_and_sent_five_seconds_late_counts(): void
@@ -120,10 +157,22 @@ final class SittingTest extends TestCase
         $sitting = $this->build(['minutes' => 1]);
         $opened = $this->open($sitting);
         $this->travel(64)->seconds();
-        $event = fn (int $position, int $seq, int $madeAfter): array => $this->answer($position, $this->option($opened, $position, true), $seq) + ['madeAt' => $opened['state']['now'] + $madeAfter];
-        $this->postJson("/api/sittings/{$sitting}/hand-in", ['tab' => 'tab-1', 'awakeSince' => $opened['state']['now'], 'events' => [$event(0, 10, 59_000), $event(1, 11, 61_000)]])->assertOk()->assertJsonCount(1, 'refused');
+        $event = fn (int $position, int $seq, int $madeAfter): array => $this->answer(
+            $position,
+            $this->option($opened, $position, true),
+            $seq,
+        ) + ['madeAt' => $opened['state']['now'] + $madeAfter];
+        $this->postJson("/api/sittings/{$sitting}/hand-in", [
+            'tab' => 'tab-1',
+            'awakeSince' => $opened['state']['now'],
+            'events' => [$event(0, 10, 59_000), $event(1, 11, 61_000)],
+        ])
+            ->assertOk()
+            ->assertJsonCount(1, 'refused');
 
-        $this->getJson("/api/sittings/{$sitting}/result")->assertJsonPath('tally.answered', 1)->assertJsonPath('byClock', true);
+        $this->getJson("/api/sittings/{$sitting}/result")
+            ->assertJsonPath('tally.answered', 1)
+            ->assertJsonPath('byClock', true);
     }
 
     public function test_replays_and_saves_that_overtake_each_other_do_no_harm(): void
@@ -134,7 +183,9 @@ final class SittingTest extends TestCase
         $newer = $this->answer(0, 'b', 11);
         $this->send($sitting, [$newer])->assertOk();
         $this->send($sitting, [$older])->assertOk();
-        $this->send($sitting, [$newer, $older])->assertOk()->assertJsonPath('questions.0.response.choice', 'b');
+        $this->send($sitting, [$newer, $older])
+            ->assertOk()
+            ->assertJsonPath('questions.0.response.choice', $this->optionId(0, 'b'));
 
         self::assertSame(2, DB::table('sitting_events')->where('kind', 'answered')->count());
     }
@@ -143,11 +194,17 @@ final class SittingTest extends TestCase
     {
         $sitting = $this->build();
         $this->open($sitting, 'first');
-        $this->postJson("/api/sittings/{$sitting}/open", ['tab' => 'second'])->assertStatus(409)->assertJsonPath('reason', 'open_elsewhere');
+        $this->postJson("/api/sittings/{$sitting}/open", ['tab' => 'second'])
+            ->assertStatus(409)
+            ->assertJsonPath('reason', 'open_elsewhere');
         $this->open($sitting, 'second', take: true);
 
-        $this->send($sitting, [$this->answer(0, 'a', 10)], 'first')->assertStatus(409)->assertJsonPath('reason', 'open_elsewhere');
-        $this->send($sitting, [$this->answer(0, 'b', 11)], 'second')->assertOk()->assertJsonPath('questions.0.response.choice', 'b');
+        $this->send($sitting, [$this->answer(0, 'a', 10)], 'first')
+            ->assertStatus(409)
+            ->assertJsonPath('reason', 'open_elsewhere');
+        $this->send($sitting, [$this->answer(0, 'b', 11)], 'second')
+            ->assertOk()
+            ->assertJsonPath('questions.0.response.choice', $this->optionId(0, 'b'));
     }
 
     public function test_a_page_that_leaves_lets_go_of_the_pen(): void
@@ -167,7 +224,9 @@ final class SittingTest extends TestCase
         $this->handIn($sitting)->assertOk();
 
         self::assertSame(6, DB::table('outcomes')->count());
-        $this->send($sitting, [$this->answer(0, 'a', 10)])->assertStatus(409)->assertJsonPath('reason', 'handed_in');
+        $this->send($sitting, [$this->answer(0, 'a', 10)])
+            ->assertStatus(409)
+            ->assertJsonPath('reason', 'handed_in');
         $this->postJson("/api/sittings/{$sitting}/open", ['tab' => 'tab-1'])->assertStatus(409);
     }
 
@@ -176,8 +235,10 @@ final class SittingTest extends TestCase
     #[TestWith([0, ['choice' => ['a']]])]
     #[TestWith([0, 'a'])]
     #[TestWith([99, ['choice' => 'a']])]
-    public function test_an_answer_that_cannot_belong_to_the_question_is_refused_and_the_rest_is_kept(int $position, array|string|null $value): void
-    {
+    public function test_an_answer_that_cannot_belong_to_the_question_is_refused_and_the_rest_is_kept(
+        int $position,
+        array|string|null $value,
+    ): void {
         $sitting = $this->build();
         $this->open($sitting);
         $bad = ['id' => 'bad', 'seq' => 10, 'kind' => 'answered', 'position' => $position, 'value' => $value];
@@ -191,7 +252,14 @@ final class SittingTest extends TestCase
     {
         $sitting = $this->build();
         $this->open($sitting);
-        foreach ([['id' => 'x', 'seq' => 9, 'kind' => 'handed_in'], ['id' => 'server-1', 'seq' => 9, 'kind' => 'paused'], ['id' => 'y', 'seq' => 0, 'kind' => 'shown'], ['seq' => 9]] as $event) {
+        foreach (
+            [
+                ['id' => 'x', 'seq' => 9, 'kind' => 'handed_in'],
+                ['id' => 'server-1', 'seq' => 9, 'kind' => 'paused'],
+                ['id' => 'y', 'seq' => 0, 'kind' => 'shown'],
+                ['seq' => 9],
+            ] as $event
+        ) {
             $this->send($sitting, [$event])->assertStatus(422);
         }
         self::assertSame(1, DB::table('sitting_events')->count());
@@ -204,8 +272,14 @@ final class SittingTest extends TestCase
         $this->flushSession();
         $this->actingAs($this->candidate());
         $asked = [
-            $this->getJson("/api/sittings/{$sitting}"), $this->deleteJson("/api/sittings/{$sitting}"), $this->postJson("/api/sittings/{$sitting}/open", ['tab' => 't', 'take' => true]),
-            $this->send($sitting, [], 't'), $this->handIn($sitting, 't'), $this->getJson("/api/sittings/{$sitting}/result"), $this->getJson("/api/sittings/{$sitting}/review"), $this->getJson("/api/sittings/{$sitting}/questions/0"),
+            $this->getJson("/api/sittings/{$sitting}"),
+            $this->deleteJson("/api/sittings/{$sitting}"),
+            $this->postJson("/api/sittings/{$sitting}/open", ['tab' => 't', 'take' => true]),
+            $this->send($sitting, [], 't'),
+            $this->handIn($sitting, 't'),
+            $this->getJson("/api/sittings/{$sitting}/result"),
+            $this->getJson("/api/sittings/{$sitting}/review"),
+            $this->getJson("/api/sittings/{$sitting}/questions/0"),
         ];
         foreach ($asked as $answer) {
             $answer->assertNotFound();
@@ -226,7 +300,9 @@ final class SittingTest extends TestCase
     public function test_extra_time_is_added_to_the_limit(): void
     {
         $this->actingAs($this->candidate('1.25'));
-        $this->getJson('/api/sittings/'.$this->build(['minutes' => 8]))->assertJsonPath('limitMs', 600_000)->assertJsonPath('msPerMark', 100_000);
+        $this->getJson('/api/sittings/'.$this->build(['minutes' => 8]))
+            ->assertJsonPath('limitMs', 600_000)
+            ->assertJsonPath('msPerMark', 100_000);
     }
 
     public function test_a_sitting_needs_no_more_queries_for_more_questions(): void

@@ -20,20 +20,38 @@ final class TodayTest extends TestCase
 
     public function test_a_new_candidate_has_met_nothing_and_handed_in_nothing(): void
     {
-        $this->getJson('/api/exams/small-hills/today')->assertOk()
-            ->assertJsonPath('counts', ['all' => 12, 'new' => 12, 'gotIt' => 0, 'partly' => 0, 'missed' => 0, 'leftBlank' => 0, 'flagged' => 0])
-            ->assertJsonPath('open', [])->assertJsonPath('past', [])->assertJsonPath('exams.0.slug', 'small-hills');
+        $this->getJson('/api/exams/small-hills/today')
+            ->assertOk()
+            ->assertJsonPath('counts', [
+                'all' => 12,
+                'new' => 12,
+                'gotIt' => 0,
+                'partly' => 0,
+                'missed' => 0,
+                'leftBlank' => 0,
+                'toBeMarked' => 0,
+                'flagged' => 0,
+            ])
+            ->assertJsonPath('open', [])
+            ->assertJsonPath('past', [])
+            ->assertJsonPath('exams.0.slug', 'small-hills');
         $this->getJson('/api/exams')->assertOk()->assertJsonCount(1, 'exams');
     }
 
     public function test_what_was_begun_comes_back_with_how_far_it_got(): void
     {
         $sitting = $this->build(['count' => 5, 'mode' => 'tutor']);
-        $this->getJson('/api/exams/small-hills/today')->assertJsonPath('open.0.begun', false)->assertJsonPath('open.0.touchedAt', null);
+        $this->getJson('/api/exams/small-hills/today')
+            ->assertJsonPath('open.0.begun', false)
+            ->assertJsonPath('open.0.touchedAt', null);
         $this->open($sitting);
         $this->send($sitting, [$this->answer(0, 'a', 10), $this->answer(2, 'b', 11)]);
 
-        $this->getJson('/api/exams/small-hills/today')->assertJsonPath('open.0.id', $sitting)->assertJsonPath('open.0.begun', true)->assertJsonPath('open.0.answered', 2)->assertJsonPath('open.0.questions', 5);
+        $this->getJson('/api/exams/small-hills/today')
+            ->assertJsonPath('open.0.id', $sitting)
+            ->assertJsonPath('open.0.begun', true)
+            ->assertJsonPath('open.0.answered', 2)
+            ->assertJsonPath('open.0.questions', 5);
     }
 
     public function test_the_latest_ten_results_come_first(): void
@@ -47,7 +65,10 @@ final class TodayTest extends TestCase
             array_unshift($handed, $sitting);
         }
 
-        self::assertSame(array_slice($handed, 0, 10), array_column($this->getJson('/api/exams/small-hills/today')->json('past'), 'id'));
+        self::assertSame(
+            array_slice($handed, 0, 10),
+            array_column($this->getJson('/api/exams/small-hills/today')->json('past'), 'id'),
+        );
     }
 
     public function test_one_candidate_sees_nothing_of_another(): void

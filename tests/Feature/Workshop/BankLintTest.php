@@ -18,19 +18,19 @@ final class BankLintTest extends TestCase
     {
         parent::setUp();
         $this->folder = sys_get_temp_dir().'/uplandia-lint-'.getmypid();
-        (new Filesystem)->copyDirectory(database_path('demo/licence'), $this->folder);
+        (new Filesystem())->copyDirectory(database_path('demo/licence'), $this->folder);
     }
 
     protected function tearDown(): void
     {
-        (new Filesystem)->deleteDirectory($this->folder);
+        (new Filesystem())->deleteDirectory($this->folder);
         parent::tearDown();
     }
 
     public function test_the_demo_is_clean_and_holds_what_it_must(): void
     {
-        $licence = (new BankLint)->of(database_path('demo/licence'));
-        $warden = (new BankLint)->of(database_path('demo/warden'));
+        $licence = (new BankLint())->of(database_path('demo/licence'));
+        $warden = (new BankLint())->of(database_path('demo/warden'));
 
         self::assertSame([[], []], [$licence['faults'], $warden['faults']]);
         self::assertGreaterThanOrEqual(280, array_sum($licence['counts']['kind']));
@@ -40,94 +40,209 @@ final class BankLintTest extends TestCase
         self::assertGreaterThanOrEqual(15, $licence['counts']['kind']['picture']);
     }
 
-    /** @return iterable<string, array{string, callable(list<array<string, mixed>>): list<array<string, mixed>>, string}> file, what is done to it, words of the fault */
+    /**
+     * @return iterable<string, array{string, callable(list<array<string, mixed>>): list<array<string, mixed>>,
+     *   string}> file, what is done to it, words of the fault
+     */
     public static function faults(): iterable
     {
-        $first = fn (array $change): callable => fn (array $all): array => [$change + $all[0], ...array_slice($all, 1)];
-        yield 'a missing reason' => ['nav', function (array $all): array {
-            unset($all[0]['options'][1]['why']);
+        $first = fn (array $change): callable => fn (array $all): array => [
+            $change + $all[0],
+            ...array_slice($all, 1),
+        ];
+        yield 'a missing reason' => [
+            'nav',
+            function (array $all): array {
+                unset($all[0]['options'][1]['why']);
 
-            return $all;
-        }, 'The required properties (why) are missing'];
-        yield 'two keys' => ['nav', function (array $all): array {
-            $all[0]['options'] = array_map(fn (array $option): array => ['key' => true] + $option, $all[0]['options']);
+                return $all;
+            },
+            'The required properties (why) are missing',
+        ];
+        yield 'two keys' => [
+            'nav',
+            function (array $all): array {
+                $all[0]['options'] = array_map(
+                    fn (array $option): array => ['key' => true] + $option,
+                    $all[0]['options'],
+                );
 
-            return $all;
-        }, 'Exactly one option must be marked'];
-        yield 'a field that nobody reads' => ['nav', $first(['hint' => 'x']), 'Additional object properties are not allowed: hint'];
-        yield 'an unknown subtopic' => ['nav', $first(['subtopic' => 'moon.dust']), 'there is no subtopic "moon.dust"'];
-        yield 'a reference to nowhere' => ['nav', $first(['references' => ['nav.nowhere']]), 'References name the handbook section "nav.nowhere"'];
-        yield 'the same question twice' => ['nav', fn (array $all): array => [...$all, ['id' => 'copy'] + $all[0]], 'ask nearly the same'];
-        yield 'the same id twice' => ['nav', fn (array $all): array => [...$all, ['stem' => 'Something quite different is asked here, about nothing.'] + $all[0]], '2 questions have this id'];
-        yield 'a lazy option' => ['nav', function (array $all): array {
-            $all[0]['options'][0]['text'] = 'All of the above';
+                return $all;
+            },
+            'Exactly one option must be marked',
+        ];
+        yield 'a field that nobody reads' => [
+            'nav',
+            $first(['hint' => 'x']),
+            'Additional object properties are not allowed: hint',
+        ];
+        yield 'an unknown subtopic' => [
+            'nav',
+            $first(['subtopic' => 'moon.dust']),
+            'there is no subtopic "moon.dust"',
+        ];
+        yield 'a reference to nowhere' => [
+            'nav',
+            $first(['references' => ['nav.nowhere']]),
+            'References name the handbook section "nav.nowhere"',
+        ];
+        yield 'the same question twice' => [
+            'nav',
+            fn (array $all): array => [...$all, ['id' => 'copy'] + $all[0]],
+            'ask nearly the same',
+        ];
+        yield 'the same id twice' => [
+            'nav',
+            fn (array $all): array => [
+                ...$all,
+                ['stem' => 'Something quite different is asked here, about nothing.'] + $all[0],
+            ],
+            '2 questions have this id',
+        ];
+        yield 'a lazy option' => [
+            'nav',
+            function (array $all): array {
+                $all[0]['options'][0]['text'] = 'All of the above';
 
-            return $all;
-        }, 'is no option worth thinking about'];
-        yield 'a picture that is not there' => ['nav', $first(['stem' => 'Look. ![A map](nowhere.svg)']), 'there is no file "nowhere.svg"'];
-        yield 'a picture without words' => ['nav', $first(['stem' => 'Look. ![](map-brann.svg)']), '"map-brann.svg" has no alternative text'];
-        yield 'a sound without words' => ['nav', $first(['stem' => 'Listen. ![A call](radio-relay.mp3)']), '"radio-relay.mp3" has no written version'];
+                return $all;
+            },
+            'is no option worth thinking about',
+        ];
+        yield 'a picture that is not there' => [
+            'nav',
+            $first(['stem' => 'Look. ![A map](nowhere.svg)']),
+            'there is no file "nowhere.svg"',
+        ];
+        yield 'a picture without words' => [
+            'nav',
+            $first(['stem' => 'Look. ![](map-brann.svg)']),
+            '"map-brann.svg" has no alternative text',
+        ];
+        yield 'a sound without words' => [
+            'nav',
+            $first(['stem' => 'Listen. ![A call](radio-relay.mp3)']),
+            '"radio-relay.mp3" has no written version',
+        ];
         yield 'TeX that does not parse' => ['nav', $first(['rationale' => 'So $\frac{1}{$ it is.']), 'does not parse'];
-        yield 'a series without the reason for an option' => ['series', function (array $all): array {
-            unset($all[0]['questions'][0]['why']['eight']);
+        yield 'a series without the reason for an option' => [
+            'series',
+            function (array $all): array {
+                unset($all[0]['questions'][0]['why']['eight']);
 
-            return $all;
-        }, 'Every option needs a text and a reason'];
-        yield 'evidence that does not stand in the text' => ['passages', function (array $all): array {
-            $all[0]['questions'][0]['evidence'] = ['Nobody wrote this.'];
+                return $all;
+            },
+            'Every option needs a text and a reason',
+        ];
+        yield 'evidence that does not stand in the text' => [
+            'passages',
+            function (array $all): array {
+                $all[0]['questions'][0]['evidence'] = ['Nobody wrote this.'];
 
-            return $all;
-        }, 'does not stand in the text just once'];
-        yield 'a case with one exhibit' => ['cases', function (array $all): array {
-            $all[0]['exhibits'] = [$all[0]['exhibits'][0]];
+                return $all;
+            },
+            'does not stand in the text just once',
+        ];
+        yield 'a case with one exhibit' => [
+            'cases',
+            function (array $all): array {
+                $all[0]['exhibits'] = [$all[0]['exhibits'][0]];
 
-            return $all;
-        }, 'Array should have at least 2 items'];
-        yield 'a unit of one question' => ['cases', function (array $all): array {
-            $all[0]['questions'] = [$all[0]['questions'][0]];
+                return $all;
+            },
+            'Array should have at least 2 items',
+        ];
+        yield 'a unit of one question' => [
+            'cases',
+            function (array $all): array {
+                $all[0]['questions'] = [$all[0]['questions'][0]];
 
-            return $all;
-        }, 'Array should have at least 2 items'];
-        yield 'a question that left its paper' => ['series', function (array $all): array {
-            foreach ($all as &$unit) {
-                foreach ($unit['questions'] as &$question) {
-                    $question['tags']['paper'] = '2024';
+                return $all;
+            },
+            'Array should have at least 2 items',
+        ];
+        yield 'a question that left its paper' => [
+            'series',
+            function (array $all): array {
+                foreach ($all as &$unit) {
+                    foreach ($unit['questions'] as &$question) {
+                        $question['tags']['paper'] = '2024';
+                    }
                 }
-            }
 
-            return $all;
-        }, 'is tagged with another paper'];
-        yield 'keys that are always the longest' => ['nav', self::everySingle(function (array $question): array {
-            foreach ($question['options'] as &$option) {
-                $option['text'] .= ($option['key'] ?? false) ? ' and a good deal more than any of the others has to say, by far' : '';
-            }
+                return $all;
+            },
+            'is tagged with another paper',
+        ];
+        yield 'keys that are always the longest' => [
+            'nav',
+            self::everySingle(function (array $question): array {
+                foreach ($question['options'] as &$option) {
+                    $option['text'] .=
+                        $option['key'] ?? false
+                            ? ' and a good deal more than any of the others has to say, by far'
+                            : '';
+                }
 
-            return $question;
-        }), 'Always choosing the longest option scores'];
-        yield 'keys that are always first' => ['nav', self::everySingle(function (array $question): array {
-            usort($question['options'], fn (array $a, array $b): int => ($b['key'] ?? false) <=> ($a['key'] ?? false));
+                return $question;
+            }),
+            'Always choosing the longest option scores',
+        ];
+        yield 'keys that are always first' => [
+            'nav',
+            self::everySingle(function (array $question): array {
+                usort(
+                    $question['options'],
+                    fn (array $a, array $b): int => ($b['key'] ?? false) <=> ($a['key'] ?? false),
+                );
 
-            return $question;
-        }), 'The key stands in place A in'];
-        foreach (['wrong' => ['check' => '1 + 1'], 'meaningless' => ['check' => '1 +'], 'slippery' => ['slips' => [['value' => 244, 'why' => 'x']]]] as $name => $change) {
-            yield "a number whose formula or slip is {$name}" => ['nav', self::question('nav-bea-07', $change), match ($name) {
-                'wrong' => 'the key is 244, but its formula gives 2',
-                'meaningless' => 'cannot be computed',
-                default => 'the slip 244 would be marked right',
-            }];
+                return $question;
+            }),
+            'The key stands in place A in',
+        ];
+        foreach (
+            [
+                'wrong' => ['check' => '1 + 1'],
+                'meaningless' => ['check' => '1 +'],
+                'slippery' => ['slips' => [['value' => 244, 'why' => 'x']]],
+            ] as $name => $change
+        ) {
+            yield "a number whose formula or slip is {$name}" => [
+                'nav',
+                self::question('nav-bea-07', $change),
+                match ($name) {
+                    'wrong' => 'the key is 244, but its formula gives 2',
+                    'meaningless' => 'cannot be computed',
+                    default => 'the slip 244 would be marked right',
+                },
+            ];
         }
-        yield 'a region that was not drawn' => ['nav', self::question('nav-con-06', ['targets' => [['region' => 'moon', 'why' => 'x']]]), 'has no region "moon"'];
-        yield 'a gap without its mark' => ['nav', self::question('nav-rel-09', ['stem' => 'Only [[along]] is left.']), 'the stem marks the gaps along'];
+        yield 'a region that was not drawn' => [
+            'nav',
+            self::question('nav-con-06', ['targets' => [['region' => 'moon', 'why' => 'x']]]),
+            'has no region "moon"',
+        ];
+        yield 'a gap without its mark' => [
+            'nav',
+            self::question('nav-rel-09', ['stem' => 'Only [[along]] is left.']),
+            'the stem marks the gaps along',
+        ];
     }
 
     private static function question(string $id, array $change): callable
     {
-        return fn (array $all): array => array_map(fn (array $question): array => $question['id'] === $id ? $change + $question : $question, $all);
+        return fn (
+            array $all,
+        ): array => array_map(fn (array $question): array => $question['id'] === $id ? $change + $question : $question, $all);
     }
 
     private static function everySingle(callable $change): callable
     {
-        return fn (array $all): array => array_map(fn (array $question): array => isset($question['kind']) || ! isset($question['options']) ? $question : $change($question), $all);
+        $isSingle = fn (array $question): bool => ! isset($question['kind']) && isset($question['options']);
+
+        return fn (array $all): array => array_map(
+            fn (array $question): array => $isSingle($question) ? $change($question) : $question,
+            $all,
+        );
     }
 
     /** @param  callable(list<array<string, mixed>>): list<array<string, mixed>>  $spoil */
@@ -143,7 +258,7 @@ final class BankLintTest extends TestCase
         }
         file_put_contents($path, Yaml::dump($spoil(Yaml::parseFile($path)), 8));
 
-        self::assertStringContainsString($words, implode("\n", (new BankLint)->of($this->folder)['faults']));
+        self::assertStringContainsString($words, implode("\n", (new BankLint())->of($this->folder)['faults']));
     }
 
     public function test_a_paper_must_keep_to_the_blueprint(): void
@@ -154,10 +269,17 @@ final class BankLintTest extends TestCase
         $paper['sections']['ground'][] = $paper['sections']['craft'][0];
         file_put_contents($path, Yaml::dump($paper, 4));
 
-        $faults = implode("\n", (new BankLint)->of($this->folder)['faults']);
+        $faults = implode("\n", (new BankLint())->of($this->folder)['faults']);
 
         self::assertNotSame($first, $second);
-        foreach (['asks a question twice', 'section "ground" takes no questions of the kind', 'Section "days" has 12 questions, not 13', 'is not asked whole and in order'] as $words) {
+        foreach (
+            [
+                'asks a question twice',
+                'section "ground" takes no questions of the kind',
+                'Section "days" has 12 questions, not 13',
+                'is not asked whole and in order',
+            ] as $words
+        ) {
             self::assertStringContainsString($words, $faults);
         }
     }
@@ -166,6 +288,9 @@ final class BankLintTest extends TestCase
     {
         file_put_contents("{$this->folder}/sound/radio-relay.mp3", str_repeat('x', 1_000_001));
 
-        self::assertStringContainsString('1 MB is the most', implode("\n", (new BankLint)->of($this->folder)['faults']));
+        self::assertStringContainsString(
+            '1 MB is the most',
+            implode("\n", (new BankLint())->of($this->folder)['faults']),
+        );
     }
 }

@@ -23,12 +23,12 @@ final class ExamFolderTest extends TestCase
     {
         parent::setUp();
         $this->folder = sys_get_temp_dir().'/uplandia-folder-'.getmypid();
-        (new Filesystem)->copyDirectory(__DIR__.'/../kinds', $this->folder);
+        (new Filesystem())->copyDirectory(__DIR__.'/../kinds', $this->folder);
     }
 
     protected function tearDown(): void
     {
-        (new Filesystem)->deleteDirectory($this->folder);
+        (new Filesystem())->deleteDirectory($this->folder);
         parent::tearDown();
     }
 
@@ -43,7 +43,16 @@ final class ExamFolderTest extends TestCase
     {
         $read = ExamFolder::read($this->folder);
 
-        self::assertSame([15, 2, 1, 1, 1], [count($read->entries), count($read->units), count($read->handbook), count($read->tables), count($read->papers)]);
+        self::assertSame(
+            [15, 2, 1, 1, 1],
+            [
+                count($read->entries),
+                count($read->units),
+                count($read->handbook),
+                count($read->tables),
+                count($read->papers),
+            ],
+        );
         self::assertSame('2024', $read->papers[0]['code']);
         self::assertStringContainsString('/media/', $read->handbook[0]['body']);
         self::assertSame(['u-series', 1], [$read->entries[14]['unit'], $read->entries[14]['place']]);
@@ -60,7 +69,9 @@ final class ExamFolderTest extends TestCase
             app(BankLoader::class)->load($this->folder);
             self::fail('It was loaded.');
         } catch (InvalidBank $invalid) {
-            foreach (['no picture "gone.svg"', 'A unit needs an id', 'more.yaml', '2025.yaml', 'an exam needs a slug'] as $words) {
+            foreach (
+                ['no picture "gone.svg"', 'A unit needs an id', 'more.yaml', '2025.yaml', 'an exam needs a slug'] as $words
+            ) {
                 self::assertStringContainsString($words, $invalid->getMessage());
             }
         }
@@ -83,7 +94,16 @@ final class ExamFolderTest extends TestCase
     {
         $loader = app(BankLoader::class);
         self::assertSame(15, $loader->load($this->folder)['changed']);
-        $count = fn (): array => array_map(fn (string $table): int => DB::table($table)->count(), ['question_versions', 'unit_versions', 'units', 'media', 'papers', 'paper_items', 'reference_tables', 'handbook_sections']);
+        $count = fn (): array => array_map(fn (string $table): int => DB::table($table)->count(), [
+            'question_versions',
+            'unit_versions',
+            'units',
+            'media',
+            'papers',
+            'paper_items',
+            'reference_tables',
+            'handbook_sections',
+        ]);
         $before = $count();
         self::assertSame(0, $loader->load($this->folder)['changed']);
         self::assertSame($before, $count());
@@ -112,6 +132,9 @@ final class ExamFolderTest extends TestCase
         app(BankLoader::class)->load($this->folder);
         $blueprint = Exam::query()->where('slug', 'kinds')->firstOrFail()->blueprint();
 
-        self::assertSame([2, 30, 'all'], [$blueprint->questions(), $blueprint->minutes, $blueprint->sections[0]->code]);
+        self::assertSame(
+            [2, 30, 'all'],
+            [$blueprint->questions(), $blueprint->minutes, $blueprint->sections[0]->code],
+        );
     }
 }

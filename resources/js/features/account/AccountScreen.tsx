@@ -8,6 +8,7 @@ import { Dialog } from '../../ui/Dialog';
 import { Choice, Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
+import { ShortcutSettings } from '../sitting/ShortcutSettings';
 import { useForm } from './useForm';
 
 export function Component() {
@@ -30,7 +31,13 @@ export function Component() {
         </Button>
       </div>
       <div className="grid items-start gap-8 md:grid-cols-2">
-        <AboutMe name={user.name} email={user.email} extraTime={user.extraTime} />
+        <div className="grid gap-8">
+          <AboutMe name={user.name} email={user.email} extraTime={user.extraTime} />
+          <Part title="Keys while sitting">
+            <p>Kept on this device.</p>
+            <ShortcutSettings />
+          </Part>
+        </div>
         <div className="grid gap-8">
           <Password />
           <Leaving onGone={leave} />

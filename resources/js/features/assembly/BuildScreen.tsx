@@ -31,6 +31,7 @@ const POOLS: { pool: Pool; label: string; of: (counts: View<'Counts'>) => number
   { pool: 'missed', label: 'Missed', of: (counts) => counts.missed },
   { pool: 'partly', label: 'Partly', of: (counts) => counts.partly },
   { pool: 'left_blank', label: 'Left blank', of: (counts) => counts.leftBlank },
+  { pool: 'to_be_marked', label: 'To be marked', of: (counts) => counts.toBeMarked },
   { pool: 'got_it', label: 'Got it', of: (counts) => counts.gotIt },
   { pool: 'flagged', label: 'Flagged', of: (counts) => counts.flagged },
 ];
@@ -93,7 +94,7 @@ function Build({ page }: { page: View<'Builder'> }) {
   const { recipe } = chosen;
   const path = { exam: page.exam };
   const counted = useDeferredValue(JSON.stringify({ topics: recipe.topics, pools: recipe.pools, count: recipe.count }));
-  const sound = recipe.topics.length > 0 && Number.isInteger(recipe.count) && recipe.count >= 1 && recipe.count <= 500;
+  const sound = chosen.topics.length > 0 && Number.isInteger(recipe.count) && recipe.count >= 1 && recipe.count <= 500;
   const there = useQuery({
     queryKey: ['count', page.exam, counted],
     queryFn: () => ask(api.POST('/api/exams/{exam}/count', { params: { path }, body: recipe })),
@@ -200,7 +201,7 @@ function Build({ page }: { page: View<'Builder'> }) {
           </Choice>
 
           {building.isError && <Failure error={building.error} />}
-          {recipe.topics.length === 0 ? (
+          {chosen.topics.length === 0 ? (
             <Notice tone="warn">Choose at least one topic.</Notice>
           ) : (
             there.data?.shortfall && <Notice tone="warn">{there.data.shortfall}</Notice>

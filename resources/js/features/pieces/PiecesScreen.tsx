@@ -77,7 +77,9 @@ function Pieces() {
           { key: 'one', label: 'One view' },
           { key: 'two', label: 'Another' },
         ]}
-      />
+      >
+        <p>{tab === 'one' ? 'What the one shows.' : 'What the other shows.'}</p>
+      </Tabs>
       <div className="grid gap-3">
         <Notice>Something to know.</Notice>
         <Notice tone="good">Saved.</Notice>

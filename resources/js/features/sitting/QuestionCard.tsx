@@ -1,15 +1,8 @@
 import { useId } from 'react';
 import type { View } from '../../api/client';
 import { Markdown } from '../../ui/Markdown';
-import { Gaps } from './kinds/Gaps';
-import type { KindProps } from './kinds/kind';
-import { NumberField } from './kinds/NumberField';
-import { Options } from './kinds/Options';
-import { Ordering } from './kinds/Ordering';
-import { PictureField } from './kinds/PictureField';
-import { Rows } from './kinds/Rows';
-import { WrittenField } from './kinds/WrittenField';
-import type { Response } from './response';
+import { Answering } from '../question/kinds/Answering';
+import type { Response } from '../question/response';
 import type { QuestionState, SittingStore, Sureness } from './sittingStore';
 
 const SURENESS: [Sureness, string][] = [
@@ -29,43 +22,36 @@ export function QuestionCard({
   store: SittingStore;
 }) {
   const id = useId();
-  const { position } = question;
+  const { position, stem, body } = question;
   const response = state.response as Response | null;
-  const props: KindProps = {
-    question,
-    response,
-    locked: state.locked,
-    labelledBy: id,
-    onAnswer: (answer) => store.answer(position, answer),
-  };
-  const gaps = question.kind === 'dropdown_gaps' || question.kind === 'typed_gaps';
+  // A text with gaps is the field itself.
+  const stemIsField = body.kind === 'dropdown_gaps' || body.kind === 'typed_gaps';
   return (
     <div className="grid content-start gap-5">
       {state.locked && !state.checked && (
         <p className="border-l-4 border-accent pl-3">Your answer to this question stands.</p>
       )}
-      {!gaps && (
+      {!stemIsField && (
         <div id={id} className="text-lg">
-          <Markdown>{question.stem}</Markdown>
+          <Markdown>{stem}</Markdown>
         </div>
       )}
-      {gaps && <Gaps {...props} />}
-      {(question.kind === 'single' || question.kind === 'several') && (
-        <Options {...props} struck={state.struck} onStrike={(struck) => store.strike(position, struck)} />
-      )}
-      {(question.kind === 'true_false_grid' || question.kind === 'matching' || question.kind === 'grouping') && (
-        <Rows {...props} />
-      )}
-      {question.kind === 'ordering' && <Ordering {...props} />}
-      {question.kind === 'number' && <NumberField {...props} />}
-      {question.kind === 'picture' && <PictureField {...props} />}
-      {question.kind === 'written' && <WrittenField {...props} />}
+      <Answering
+        body={body}
+        stem={stem}
+        response={response}
+        locked={state.locked}
+        labelledBy={id}
+        onAnswer={(answer) => store.answer(position, answer)}
+        struck={state.struck}
+        onStrike={(struck) => store.strike(position, struck)}
+      />
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         <fieldset
           disabled={state.locked || !response}
           className="flex flex-wrap items-center gap-x-1 disabled:opacity-60"
         >
-          <legend className="float-left mr-3 pt-2.5">How sure?</legend>
+          <legend className="float-left mr-3 pt-1.5">How sure?</legend>
           {SURENESS.map(([value, label]) => (
             <label key={value} className="flex min-h-11 cursor-pointer items-center gap-1.5 px-2">
               <input
@@ -79,7 +65,7 @@ export function QuestionCard({
             </label>
           ))}
         </fieldset>
-        {question.kind === 'single' && response && !state.locked && (
+        {body.kind === 'single' && response && !state.locked && (
           <button
             type="button"
             className="min-h-11 cursor-pointer text-primary underline underline-offset-4"

@@ -18,9 +18,15 @@ export function RouteLine({
 }) {
   const strip = useRef<HTMLOListElement>(null);
   useEffect(() => {
-    const mark = strip.current?.children[current] as HTMLElement | undefined;
-    if (mark && strip.current)
-      strip.current.scrollLeft = mark.offsetLeft - strip.current.clientWidth / 2 + mark.clientWidth / 2;
+    const line = strip.current;
+    if (!line) return;
+    // Once at the start, and again when the page gets narrower or wider.
+    const watch = new ResizeObserver(() => {
+      const mark = line.children[current] as HTMLElement | undefined;
+      if (mark) line.scrollLeft = mark.offsetLeft - line.clientWidth / 2 + mark.clientWidth / 2;
+    });
+    watch.observe(line);
+    return () => watch.disconnect();
   }, [current]);
   return (
     <nav aria-label="Route line" className="relative">

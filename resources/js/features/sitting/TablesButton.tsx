@@ -30,10 +30,11 @@ export function TablesButton({ exam }: { exam: string }) {
             tabs={sheets.map((one) => ({ key: one.code, label: one.title }))}
             open={sheet.code}
             onOpen={setCode}
-          />
-          <div role="tabpanel" aria-label={sheet.title} className="min-h-72 pt-4">
-            <Markdown>{sheet.body}</Markdown>
-          </div>
+          >
+            <div className="min-h-72 pt-1">
+              <Markdown>{sheet.body}</Markdown>
+            </div>
+          </Tabs>
         </Dialog>
       )}
     </>

@@ -1,7 +1,7 @@
 import { api, ask, Refused, Unreachable, type View } from '../../api/client';
 import { Awake } from './awake';
 import { Outbox, type SittingEvent } from './outbox';
-import type { Response } from './response';
+import type { Response } from '../question/response';
 import { ServerClock } from './serverClock';
 
 export type Sureness = NonNullable<View<'QuestionState'>['sureness']>;
@@ -26,6 +26,7 @@ export interface Snapshot {
   current: number;
   deadline: number | null;
   remainingMs: number | null;
+  breaksLeft: number;
   /** What the server would not take, in its words. */
   refused: string | null;
   /** How many answers came too late to count when it was handed in. */
@@ -49,6 +50,7 @@ export class SittingStore {
     current: 0,
     deadline: null,
     remainingMs: null,
+    breaksLeft: 0,
     refused: null,
     late: 0,
   };
@@ -140,6 +142,18 @@ export class SittingStore {
 
   async resume(): Promise<void> {
     this.act('resumed', null);
+    await this.flush();
+    this.show(this.snapshot.current);
+  }
+
+  /** The clock of a break goes on, and what was seen before it stays as it is. */
+  async takeBreak(): Promise<void> {
+    this.act('break_began', null);
+    await this.flush();
+  }
+
+  async endBreak(): Promise<void> {
+    this.act('break_ended', null);
     await this.flush();
     this.show(this.snapshot.current);
   }
@@ -264,7 +278,13 @@ export class SittingStore {
     this.clock.hear(state.now);
     const questions = [...this.snapshot.questions];
     for (const question of state.questions) questions[question.position] = question;
-    this.change({ questions, status: state.status, deadline: state.deadline, remainingMs: state.remainingMs });
+    this.change({
+      questions,
+      status: state.status,
+      deadline: state.deadline,
+      remainingMs: state.remainingMs,
+      breaksLeft: state.breaksLeft,
+    });
   }
 
   /** Lays an event over what the server said, until the server says it too. */
@@ -272,7 +292,8 @@ export class SittingStore {
     const { position, value } = event;
     if (event.kind === 'paused')
       return this.change({ remainingMs: this.remaining(), deadline: null, status: 'paused' });
-    if (event.kind === 'resumed') return this.change({ status: 'active' });
+    if (event.kind === 'break_began') return this.change({ status: 'on_break' });
+    if (event.kind === 'resumed' || event.kind === 'break_ended') return this.change({ status: 'active' });
     const known = typeof position === 'number' ? this.snapshot.questions[position] : undefined;
     if (!known) return;
     const questions = [...this.snapshot.questions];

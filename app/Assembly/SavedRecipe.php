@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assembly;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Uplandia\Core\Assembly\Recipe;
+
+/**
+ * A recipe as it is kept.
+ *
+ * @property string $id
+ * @property string|null $name null: not kept under a name
+ * @property int $version
+ * @property array<string, mixed> $choices
+ */
+final class SavedRecipe extends Model
+{
+    use HasUlids;
+
+    protected $table = 'recipes';
+
+    protected $fillable = ['user_id', 'exam_id', 'name', 'version', 'choices'];
+
+    public function recipe(): Recipe
+    {
+        return Recipe::of($this->choices);
+    }
+
+    protected function casts(): array
+    {
+        return ['choices' => 'array'];
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assembly;
+
+use App\Question\TextSearch;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Pool;
+use Uplandia\Core\Assembly\SearchText;
+
+/**
+ * The questions of an exam that pass some filters for one candidate: the one query behind counting, drawing and
+ * searching.
+ */
+final readonly class Selection
+{
+    /**
+     * @param  list<int>|null  $topics  ids; null: all of the exam
+     * @param  int|null  $dueUntil  the last day on which what is scheduled is due; null: all that is scheduled is
+     */
+    public function __construct(
+        private TextSearch $search,
+        private int $exam,
+        private int $user,
+        private Filters $filters,
+        private ?array $topics,
+        private ?int $dueUntil,
+    ) {
+    }
+
+    public function needsStandings(): bool
+    {
+        return $this->filters->pools !== [];
+    }
+
+    public function holdsNew(): bool
+    {
+        return in_array(Pool::NewToMe, $this->filters->pools, true);
+    }
+
+    /** Live questions that pass everything but the pools. */
+    public function questions(): Builder
+    {
+        $query = DB::table('questions')->where('questions.exam_id', $this->exam)->whereNull('questions.retired_at');
+        if ($this->topics !== null) {
+            $query->whereIn('questions.topic_id', $this->topics);
+        }
+        if ($this->filters->difficulties !== []) {
+            $query->whereIn('questions.difficulty', array_column($this->filters->difficulties, 'value'));
+        }
+        if ($this->filters->kinds !== []) {
+            $query->whereIn('questions.kind', array_column($this->filters->kinds, 'value'));
+        }
+        foreach ($this->filters->tags as $family => $values) {
+            $query->whereIn(
+                'questions.id',
+                fn (Builder $tags): Builder => $tags
+                    ->from('question_tags')
+                    ->select('question_id')
+                    ->where('family', $family)
+                    ->whereIn('value', $values),
+            );
+        }
+
+        return $this->search->narrow($query, 'questions.id', SearchText::of($this->filters->words));
+    }
+
+    /** The same with the candidate's standings beside them, where there are any. */
+    public function withStandings(Builder $questions): Builder
+    {
+        return $questions->leftJoin(
+            'standings',
+            fn ($join) => $join
+                ->on('standings.question_id', '=', 'questions.id')
+                ->where('standings.user_id', $this->user),
+        );
+    }
+
+    /** Only those that the candidate has met or marked: the search begins there, not in the bank. */
+    public function fromStandings(Builder $questions): Builder
+    {
+        return $questions->join(
+            'standings',
+            fn ($join) => $join
+                ->on('standings.question_id', '=', 'questions.id')
+                ->where('standings.user_id', $this->user)
+                ->where('standings.exam_id', $this->exam),
+        );
+    }
+
+    /** Only those in one of the pools; needs standings. */
+    public function inPools(Builder $query): Builder
+    {
+        return $this->needsStandings() ? $query->where($this->anyPool(...)) : $query;
+    }
+
+    /** Only those that were met and are in none of the pools; needs standings. */
+    public function metElsewhere(Builder $query): Builder
+    {
+        return $query->whereNotNull('standings.outcome')->whereNot($this->anyPool(...));
+    }
+
+    /** Said in full: of what has no due day, SQL would know neither that it is due nor that it is not. */
+    private function isDue(Builder $due): void
+    {
+        $due->whereNotNull('standings.due_day');
+        if ($this->dueUntil !== null) {
+            $due->where('standings.due_day', '<=', $this->dueUntil);
+        }
+    }
+
+    private function anyPool(Builder $any): void
+    {
+        foreach ($this->filters->pools as $pool) {
+            match ($pool) {
+                Pool::NewToMe => $any->orWhereNull('standings.outcome'),
+                Pool::Flagged => $any->orWhere('standings.flagged', true),
+                Pool::Starred => $any->orWhere('standings.starred', true),
+                Pool::WithNotes => $any->orWhere('standings.noted', true),
+                Pool::FalseFooting => $any->orWhere('standings.false_footing', true),
+                Pool::InGapBook => $any->orWhere('standings.gap_open', true),
+                Pool::Due => $any->orWhere($this->isDue(...)),
+                default => $any->orWhere('standings.outcome', $pool->outcome()?->value),
+            };
+        }
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Clock;
+
+use DateTimeImmutable;
+use DateTimeInterface;
+use DateTimeZone;
+use Psr\Clock\ClockInterface;
+
+/** Unix milliseconds, in which sittings are timed, and whole days, in which revisits are. */
+final class Moment
+{
+    private const MS_PER_DAY = 86_400_000;
+
+    public static function of(DateTimeInterface $time): int
+    {
+        return (int) $time->format('Uv');
+    }
+
+    public static function now(ClockInterface $clock): int
+    {
+        return self::of($clock->now());
+    }
+
+    /** The days from the first of January 1970 to the day that a moment falls on in a time zone. */
+    public static function day(int $ms, string $timeZone): int
+    {
+        $local = (new DateTimeImmutable('@'.intdiv($ms, 1000)))->setTimezone(new DateTimeZone($timeZone));
+
+        return intdiv($ms + 1000 * $local->getOffset(), self::MS_PER_DAY);
+    }
+}

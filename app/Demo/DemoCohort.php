@@ -1,0 +1,336 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Demo;
+
+use App\Account\Role;
+use App\Account\User;
+use App\Assembly\Paper;
+use App\Assembly\PaperTests;
+use App\Assembly\Test;
+use App\Assembly\TestItem;
+use App\Assembly\TestItems;
+use App\Clock\Moment;
+use App\Question\Exam;
+use App\Question\Syllabus;
+use App\Result\Settlement;
+use App\Revisit\Standings;
+use App\Sitting\Sitting;
+use App\Sitting\SittingEvents;
+use App\Sitting\TestTerms;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Str;
+use Psr\Clock\ClockInterface;
+use Uplandia\Core\Cohort\Responder;
+use Uplandia\Core\Cohort\SimulatedItem;
+use Uplandia\Core\Cohort\SimulatedPerson;
+use Uplandia\Core\Cohort\Simulator;
+use Uplandia\Core\Marking\Outcome;
+use Uplandia\Core\Question\Written;
+use Uplandia\Core\Revisit\Encounter;
+use Uplandia\Core\Sitting\Event;
+use Uplandia\Core\Sitting\EventKind;
+use Uplandia\Core\Sitting\Fold;
+use Uplandia\Core\Sitting\Sureness;
+use Uplandia\Core\Sitting\Terms;
+
+/**
+ * Made-up candidates who have sat the fixed papers, for comparison and item statistics. They are too many to answer
+ * one
+ * by one, so rows are written in bulk; but what happened is made as events, and every outcome comes of the same fold
+ * and
+ * the same marking as anybody's.
+ *
+ * @phpstan-type PaperToSit array{
+ *     test: Test, terms: Terms, items: array<int, TestItem>, simulated: list<SimulatedItem>
+ * }
+ */
+final class DemoCohort
+{
+    private const SEED = 'the cohort of Corvane';
+
+    private const KEY = 'cohort-%03d';
+
+    /** Chance that a person has sat a given paper. */
+    private const SAT = 0.8;
+
+    /** Chance that a person rather leaves a question blank than guesses. */
+    private const LEAVES_BLANK = 0.1;
+
+    /** Chance that a person marks a written answer of theirs. */
+    private const MARKS_OWN = 0.8;
+
+    private const DAYS = 330;
+
+    private const EMPTY = ['sittings' => [], 'sitting_events' => [], 'outcomes' => [], 'standings' => []];
+
+    /** @var array<string, list<array<string, mixed>>> rows that wait to be written, by table */
+    private array $rows = self::EMPTY;
+
+    public function __construct(
+        private readonly Settlement $settlement,
+        private readonly PaperTests $papers,
+        private readonly TestItems $items,
+        private readonly ClockInterface $clock,
+    ) {
+    }
+
+    /** @return int sittings added; 0 when the cohort is there already */
+    public function load(Exam $exam, int $people): int
+    {
+        if ($people < 1 || User::query()->where('made_up_as', 'like', 'cohort-%')->exists()) {
+            return 0;
+        }
+        $simulator = new Simulator(self::SEED);
+        $papers = Paper::query()
+            ->with('exam')
+            ->where('exam_id', $exam->id)
+            ->orderBy('code')
+            ->get()
+            ->map(fn (Paper $paper): array => $this->paper($simulator, $exam, $this->papers->of($paper)))
+            ->all();
+        $topics = count(Syllabus::of($exam)->tops());
+
+        return DB::transaction(function () use ($exam, $people, $simulator, $papers, $topics): int {
+            $sittings = 0;
+            foreach ($this->people($people) as $user) {
+                $person = $simulator->person($topics);
+                $met = [];
+                foreach ($papers as $paper) {
+                    if ($simulator->chance->happens(self::SAT)) {
+                        $this->sit(
+                            exam: $exam,
+                            user: $user,
+                            paper: $paper,
+                            person: $person,
+                            simulator: $simulator,
+                            met: $met,
+                        );
+                        $sittings++;
+                    }
+                }
+                $this->stand($exam, $user, $met);
+                if (count($this->rows['sitting_events']) > 4000) {
+                    $this->write();
+                }
+            }
+            $this->write();
+
+            return $sittings;
+        });
+    }
+
+    /** @return list<int> user ids */
+    private function people(int $n): array
+    {
+        // Nobody knows it, so nobody signs in as one of them.
+        $password = Hash::make(Str::random(40));
+        $now = $this->clock->now();
+        $rows = [];
+        for ($i = 1; $i <= $n; $i++) {
+            $key = sprintf(self::KEY, $i);
+            $rows[] = [
+                'name' => "Candidate {$i}",
+                'email' => "{$key}@corvane.example",
+                'password' => $password,
+                'role' => Role::Candidate->value,
+                'extra_time' => '1',
+                'made_up_as' => $key,
+                'created_at' => $now,
+                'updated_at' => $now,
+            ];
+        }
+        foreach (array_chunk($rows, 100) as $chunk) {
+            DB::table('users')->insert($chunk);
+        }
+
+        return array_map(
+            fn (User $user): int => $user->id,
+            array_values(
+                User::query()
+                    ->where('made_up_as', 'like', 'cohort-%')
+                    ->orderBy('id')
+                    ->get(['id'])
+                    ->all(),
+            ),
+        );
+    }
+
+    /** @return PaperToSit */
+    private function paper(Simulator $simulator, Exam $exam, Test $test): array
+    {
+        $items = $this->items->of($test->id);
+        $syllabus = Syllabus::of($exam);
+        $tops = array_flip(array_column($syllabus->tops(), 'id'));
+        $simulated = [];
+        foreach ($items as $position => $item) {
+            $simulated[] = $simulator->itemOf(
+                id: $position,
+                topic: $tops[$syllabus->topOf($item->version->topic_id)->id],
+                difficulty: $item->version->difficulty,
+                question: $item->question,
+            );
+        }
+        $test->setRelation('exam', $exam);
+
+        return [
+            'test' => $test,
+            'terms' => TestTerms::of($test, new User()),
+            'items' => $items,
+            'simulated' => $simulated,
+        ];
+    }
+
+    /**
+     * @param  PaperToSit  $paper
+     * @param  array<int, array{topic: int, met: list<Encounter>}>  $met  by question, added to
+     */
+    private function sit(
+        Exam $exam,
+        int $user,
+        array $paper,
+        SimulatedPerson $person,
+        Simulator $simulator,
+        array &$met,
+    ): void {
+        $day = $simulator->chance->between(1, self::DAYS);
+        $start = Moment::of(
+            Carbon::instance($this->clock->now())
+                ->subDays($day)
+                ->setTime($simulator->chance->between(7, 20), $simulator->chance->between(0, 59)),
+        );
+        [$events, $end] = $this->events(paper: $paper, person: $person, simulator: $simulator, now: $start);
+        $sitting = new Sitting([
+            'user_id' => $user,
+            'exam_id' => $exam->id,
+            'test_id' => $paper['test']->id,
+            'terms' => $paper['terms']->toArray(),
+            'secret' => Str::random(32),
+            'questions' => count($paper['items']),
+            'started_ms' => $start,
+            'contact_ms' => $end,
+        ]);
+        $sitting->id = strtolower((string) Str::ulid(Carbon::createFromTimestampMs($start)));
+        $state = Fold::of($paper['terms'], $events, $end);
+        $sitting->fill(Settlement::closing($this->settlement->marked($paper['items'], $state), $state));
+        $facts = array_fill(0, count($paper['items']), [
+            'cohort_ms' => null,
+            'day' => Moment::day((int) $state->endedAt, 'UTC'),
+        ]);
+        $outcomes = $this->settlement->project($sitting, $state, $paper['items'], $facts);
+        foreach ($outcomes as $i => $row) {
+            $question = (int) $row['question_id'];
+            $outcomes[$i]['first_look'] = $row['outcome'] !== Outcome::NotReached->value && ! isset($met[$question]);
+            $met[$question] ??= ['topic' => (int) $row['topic_id'], 'met' => []];
+            $met[$question]['met'][] = self::encounter($row);
+        }
+        $when = Carbon::createFromTimestampMs($end)->toDateTimeString();
+        $this->rows['sittings'][] = $sitting->getAttributes() + ['created_at' => $when, 'updated_at' => $when];
+        array_push($this->rows['sitting_events'], ...array_map((new SittingEvents($sitting))->row(...), $events));
+        array_push($this->rows['outcomes'], ...$outcomes);
+    }
+
+    /**
+     * @param  PaperToSit  $paper
+     * @return array{list<Event>, int} and when it was handed in
+     */
+    private function events(array $paper, SimulatedPerson $person, Simulator $simulator, int $now): array
+    {
+        $responder = new Responder($simulator->chance);
+        $written = [];
+        $events = [new Event(id: 'c0', seq: 1, kind: EventKind::Started, at: $now)];
+        $add = function (EventKind $kind, ?int $position, array|string|null $value = null) use (
+            &$events,
+            &$now,
+        ): void {
+            $n = count($events);
+            $events[] = new Event(
+                id: "c{$n}",
+                seq: $n + 1,
+                kind: $kind,
+                at: $now,
+                madeAt: $now,
+                position: $position,
+                value: $value,
+            );
+        };
+        foreach ($simulator->sit($person, $paper['simulated']) as $answer) {
+            $item = $paper['items'][$answer->item];
+            $add(EventKind::Shown, $answer->item);
+            $now += $answer->ms;
+            if ($answer->struck !== []) {
+                $add(EventKind::Struck, $answer->item, $answer->struck);
+            }
+            if ($answer->sureness === Sureness::Guess && $simulator->chance->happens(self::LEAVES_BLANK)) {
+                continue;
+            }
+            $slips = array_column((array) ($item->version->withheld['slips'] ?? []), 'value');
+            $add(EventKind::Answered, $answer->item, $responder->respond($answer, $item->question, $slips));
+            $add(EventKind::Sureness, $answer->item, $answer->sureness->value);
+            if ($item->question instanceof Written && $simulator->chance->happens(self::MARKS_OWN)) {
+                $written[$answer->item] = $responder->rubricMarks($item->question, $answer->right);
+            }
+        }
+        $add(EventKind::HandedIn, null);
+        foreach ($written as $position => $marks) {
+            $add(EventKind::RubricMarked, $position, $marks);
+        }
+
+        return [$events, $now];
+    }
+
+    /** @param  array<string, mixed>  $row  of outcomes */
+    private static function encounter(array $row): Encounter
+    {
+        return new Encounter(
+            at: (int) $row['settled_ms'],
+            day: (int) $row['day'],
+            outcome: Outcome::from((string) $row['outcome']),
+            sureness: $row['sureness'] === null ? null : Sureness::from((string) $row['sureness']),
+            flagged: (bool) $row['flagged'],
+            ms: (int) $row['active_ms'],
+        );
+    }
+
+    /** @param  array<int, array{topic: int, met: list<Encounter>}>  $met  by question */
+    private function stand(Exam $exam, int $user, array $met): void
+    {
+        foreach ($met as $question => ['topic' => $topic, 'met' => $encounters]) {
+            usort($encounters, fn (Encounter $one, Encounter $other): int => $one->at <=> $other->at);
+            $row = Standings::row(user: $user, exam: $exam->id, question: $question, topic: $topic, met: $encounters);
+            if ($row !== null) {
+                $this->rows['standings'][] = $row;
+            }
+        }
+    }
+
+    private function write(): void
+    {
+        foreach ($this->rows as $table => $rows) {
+            if ($rows === []) {
+                continue;
+            }
+            // One prepared statement for all rows: several times as fast as building a long one for each chunk.
+            $columns = array_keys($rows[0]);
+            $insert = DB::connection()
+                ->getPdo()
+                ->prepare(
+                    sprintf(
+                        'insert into %s (%s) values (%s)',
+                        $table,
+                        implode(', ', array_map(fn (string $column): string => "\"{$column}\"", $columns)),
+                        implode(', ', array_fill(0, count($columns), '?')),
+                    ),
+                );
+            foreach ($rows as $row) {
+                $insert->execute(
+                    array_map(fn (mixed $value): mixed => is_bool($value) ? (int) $value : $value, array_values($row)),
+                );
+            }
+        }
+        $this->rows = self::EMPTY;
+    }
+}

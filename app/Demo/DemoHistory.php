@@ -1,0 +1,247 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Demo;
+
+use App\Account\User;
+use App\Assembly\Bank;
+use App\Assembly\TestBuilder;
+use App\Assembly\TestItem;
+use App\Assembly\TestItems;
+use App\Http\Refusal;
+use App\Question\Exam;
+use App\Question\QuestionVersion;
+use App\Question\Syllabus;
+use App\Sitting\Closing;
+use App\Sitting\Desk;
+use App\Sitting\Pen;
+use App\Sitting\Recorder;
+use App\Sitting\Sitting;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Assembly\Pool;
+use Uplandia\Core\Assembly\Recipe;
+use Uplandia\Core\Assembly\Spread;
+use Uplandia\Core\Cohort\Responder;
+use Uplandia\Core\Cohort\SimulatedAnswer;
+use Uplandia\Core\Cohort\SimulatedItem;
+use Uplandia\Core\Cohort\SimulatedPerson;
+use Uplandia\Core\Cohort\Simulator;
+use Uplandia\Core\Question\Written;
+use Uplandia\Core\Sitting\Event;
+use Uplandia\Core\Sitting\EventKind;
+use Uplandia\Core\Sitting\Sureness;
+
+/**
+ * Gives a made-up person a past: sittings on earlier days, answered as the simulator says and recorded through the
+ * same
+ * code as anybody's. Nothing here writes an outcome or a total of its own.
+ *
+ * @phpstan-type Story array{
+ *     days: int, sittings: int, questions: int, ability: float, growth: float, bias: float, leaves_open?: bool,
+ *     timed_from?: float
+ * }
+ */
+final readonly class DemoHistory
+{
+    private const TAB = 'history';
+
+    /** The longest that a made-up person looks at a question, in milliseconds. */
+    private const LONGEST_LOOK = 80_000;
+
+    public function __construct(
+        private Bank $bank,
+        private TestBuilder $builder,
+        private TestItems $items,
+        private Desk $desk,
+        private Pen $pen,
+        private Recorder $recorder,
+        private Closing $closing,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /**
+     * @param  Story  $story
+     * @return int how many sittings there are now
+     */
+    public function tell(User $user, Exam $exam, array $story): int
+    {
+        $simulator = new Simulator("history of {$user->made_up_as}");
+        $simulated = $this->simulated($simulator, $exam);
+        $today = Carbon::instance($this->clock->now());
+        try {
+            for ($i = 0; $i < $story['sittings']; $i++) {
+                $day = (int) round(($story['days'] * ($i + 1)) / $story['sittings']);
+                Carbon::setTestNow(
+                    $today
+                        ->copy()
+                        ->subDays($story['days'] + 1 - $day)
+                        ->setTime(18, 5 + $simulator->chance->between(0, 50)),
+                );
+                $progress = $i / max(1, $story['sittings'] - 1);
+                $person = $this->person($story, $progress, $simulator);
+                $recipe = $this->recipe(user: $user, exam: $exam, story: $story, i: $i, progress: $progress);
+                $leave = $i === $story['sittings'] - 1 && ($story['leaves_open'] ?? false);
+                $this->sit(
+                    user: $user,
+                    exam: $exam,
+                    recipe: $recipe,
+                    run: new DemoRun(simulator: $simulator, person: $person, simulated: $simulated, leaves: $leave),
+                );
+            }
+        } finally {
+            Carbon::setTestNow();
+        }
+
+        return $story['sittings'];
+    }
+
+    /** @param  Story  $story */
+    private function person(array $story, float $progress, Simulator $simulator): SimulatedPerson
+    {
+        $general = $story['ability'] + $story['growth'] * $progress;
+        $theta = array_map(fn (): float => $general + $simulator->chance->normal(0, 0.3), range(0, 7));
+
+        return new SimulatedPerson($theta, 0.1 * $progress, $story['bias']);
+    }
+
+    /**
+     * New questions at first; then now and again those that went wrong.
+     *
+     * @param  Story  $story
+     */
+    private function recipe(User $user, Exam $exam, array $story, int $i, float $progress): Recipe
+    {
+        $mode = $progress >= ($story['timed_from'] ?? 0.5) ? Mode::Timed : Mode::Tutor;
+        $again = new Filters(pools: [Pool::Missed, Pool::Partly, Pool::LeftBlank]);
+        $supplies = $this->bank->supplies($exam, $user, $again, Syllabus::of($exam));
+        $wrong = array_sum(array_column($supplies, 'total'));
+        if ($i % 3 === 2 && $wrong >= 4) {
+            return new Recipe(
+                filters: $again,
+                count: min($story['questions'], $wrong),
+                mode: Mode::Tutor,
+                spread: Spread::Available,
+            );
+        }
+
+        return new Recipe(new Filters(), $story['questions'], $mode);
+    }
+
+    private function sit(User $user, Exam $exam, Recipe $recipe, DemoRun $run): void
+    {
+        try {
+            $seed = "{$user->made_up_as} ".$this->clock->now()->format('Y-m-d');
+            $sitting = Sitting::ready($this->builder->build($exam, $user, $recipe, $seed), $user);
+        } catch (Refusal) {
+            return;
+        }
+        $this->pen->open($sitting, self::TAB, false);
+        $asked = $this->items->of($sitting->test_id);
+        $stop = $run->leaves ? intdiv(count($asked), 2) : count($asked);
+        [$events, $end, $written] = $this->events(array_slice($asked, 0, $stop, true), $recipe->mode, $run);
+        // The page was awake all the while, so no gap counts as a pause.
+        Carbon::setTestNow(Carbon::createFromTimestampMs($end));
+        $this->recorder->record(sitting: $sitting, tab: self::TAB, events: $events, awakeSince: 0);
+        if (! $run->leaves) {
+            $this->closing->handIn(sitting: $sitting, tab: self::TAB, events: [], awakeSince: 0);
+            foreach ($written as $position => $points) {
+                $this->closing->markByRubric($sitting, $position, $points);
+            }
+        }
+        Sitting::query()
+            ->whereKey($sitting->id)
+            ->update(['updated_at' => $this->clock->now()]);
+    }
+
+    /**
+     * @param  array<int, TestItem>  $asked
+     * @return array{list<Event>, int, array<int, array<string, string>>} events, when they end, points of written
+     *   answers
+     */
+    private function events(array $asked, Mode $mode, DemoRun $run): array
+    {
+        $now = $this->desk->now();
+        $responder = new Responder($run->simulator->chance);
+        $events = $written = [];
+        foreach ($asked as $position => $item) {
+            $answer = $run->simulator->answer($run->person, $run->simulated[$item->questionId]);
+            foreach ($this->steps(answer: $answer, item: $item, responder: $responder, run: $run) as [$kind, $value]) {
+                $now += $kind === EventKind::Answered ? min($answer->ms, self::LONGEST_LOOK) : 0;
+                $events[] = self::event(n: count($events), kind: $kind, now: $now, position: $position, value: $value);
+            }
+            if ($item->question instanceof Written) {
+                $written[$position] = $responder->rubricMarks($item->question, $answer->right);
+            }
+            if ($mode === Mode::Tutor) {
+                $events[] = self::event(
+                    n: count($events),
+                    kind: EventKind::Checked,
+                    now: $now,
+                    position: $position,
+                    value: null,
+                );
+                $now += $run->simulator->chance->between(8_000, 30_000);
+            }
+        }
+
+        return [$events, $now, $written];
+    }
+
+    /** @return list<array{EventKind, array<mixed>|string|bool|null}> */
+    private function steps(SimulatedAnswer $answer, TestItem $item, Responder $responder, DemoRun $run): array
+    {
+        $flags = $answer->sureness === Sureness::Guess && $run->simulator->chance->happens(0.4);
+
+        return [
+            [EventKind::Shown, null],
+            [EventKind::Answered, $responder->respond($answer, $item->question)],
+            ...$answer->struck === [] ? [] : [[EventKind::Struck, $answer->struck]],
+            [EventKind::Sureness, $answer->sureness->value],
+            ...$flags ? [[EventKind::Flagged, true]] : [],
+        ];
+    }
+
+    /** @param  array<mixed>|string|bool|null  $value */
+    private static function event(
+        int $n,
+        EventKind $kind,
+        int $now,
+        int $position,
+        array|string|bool|null $value,
+    ): Event {
+        return new Event(
+            id: "h{$n}",
+            seq: $n + 11,
+            kind: $kind,
+            at: $now,
+            madeAt: $now,
+            position: $position,
+            value: $value,
+        );
+    }
+
+    /** @return array<int, SimulatedItem> by question id */
+    private function simulated(Simulator $simulator, Exam $exam): array
+    {
+        $syllabus = Syllabus::of($exam);
+        $tops = array_flip(array_column($syllabus->tops(), 'id'));
+        $live = DB::table('questions')->where('exam_id', $exam->id)->whereNull('retired_at')->select('version_id');
+        $items = [];
+        foreach (QuestionVersion::query()->whereIn('id', $live)->orderBy('question_id')->get() as $version) {
+            $items[$version->question_id] = $simulator->itemOf(
+                id: $version->question_id,
+                topic: $tops[$syllabus->topOf($version->topic_id)->id] % 8,
+                difficulty: $version->difficulty,
+                question: $version->forMarking(),
+            );
+        }
+
+        return $items;
+    }
+}

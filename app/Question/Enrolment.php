@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Question;
+
+use App\Clock\Moment;
+use DateTimeImmutable;
+use Illuminate\Support\Facades\DB;
+
+/** What a candidate has said of an exam they study for: its date, their target, their hours, their time zone. */
+final readonly class Enrolment
+{
+    /**
+     * @param  int|null  $examDay  a count of days; null: no date is set
+     * @param  string  $timeZone  in which their days begin
+     */
+    private function __construct(public ?int $examDay, public string $timeZone)
+    {
+    }
+
+    public static function of(int $user, int $exam): self
+    {
+        $row = DB::table('enrolments')
+            ->where('user_id', $user)
+            ->where('exam_id', $exam)
+            ->first(['exam_date', 'time_zone']);
+        $date = is_string($row?->exam_date) ? new DateTimeImmutable($row->exam_date) : null;
+
+        return new self($date === null ? null : Moment::day(Moment::of($date), 'UTC'), $row->time_zone ?? 'UTC');
+    }
+
+    public function dayOf(int $ms): int
+    {
+        return Moment::day($ms, $this->timeZone);
+    }
+
+    /** Nothing comes back later than the day before the exam: by then, all that is on the schedule is due. */
+    public function allIsDueOn(int $day): bool
+    {
+        return $this->examDay !== null && $day >= $this->examDay - 1;
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Question;
+
+use App\Http\Refusal;
+
+/** The topic tree of an exam, found by id and by code. */
+final readonly class Syllabus
+{
+    /**
+     * @param  array<int, Topic>  $topics  by id, in the order of the blueprint
+     * @param  array<string, int>  $ids  by code
+     * @param  array<int, list<Topic>>  $under  by id of the topic above; those at the top under 0
+     */
+    private function __construct(private array $topics, private array $ids, private array $under)
+    {
+    }
+
+    public static function of(Exam $exam): self
+    {
+        $topics = $ids = $under = [];
+        foreach ($exam->topics()->get() as $topic) {
+            $topics[$topic->id] = $topic;
+            $ids[$topic->code] = $topic->id;
+            $under[$topic->parent_id ?? 0][] = $topic;
+        }
+
+        return new self($topics, $ids, $under);
+    }
+
+    /** @return list<Topic> */
+    public function tops(): array
+    {
+        return $this->under[0] ?? [];
+    }
+
+    /** @return list<Topic> */
+    public function under(Topic $top): array
+    {
+        return $this->under[$top->id] ?? [];
+    }
+
+    public function get(int $topicId): Topic
+    {
+        return $this->topics[$topicId];
+    }
+
+    public function topOf(int $topicId): Topic
+    {
+        $topic = $this->topics[$topicId];
+
+        return $topic->parent_id === null ? $topic : $this->topics[$topic->parent_id];
+    }
+
+    /**
+     * Chosen topics, each with the subtopics that are meant.
+     *
+     * @param  list<string>|null  $codes  null: all
+     * @return array<int, list<int>> top topic id => topic ids, both in the order of the blueprint
+     *
+     * @throws Refusal for a code that this exam does not have
+     */
+    public function chosen(?array $codes): array
+    {
+        $wanted = [];
+        foreach ($codes ?? array_keys($this->ids) as $code) {
+            $topic =
+                $this->topics[$this->ids[$code] ?? 0] ??
+                throw Refusal::unmet(
+                    'unknown_topic',
+                    'This exam has no topic "'.
+                        mb_strimwidth((string) $code, 0, 40, '…').
+                        '". '.
+                        'Reload the page and choose from those it has.',
+                );
+            foreach ([$topic, ...$this->under($topic)] as $meant) {
+                $wanted[$meant->id] = true;
+            }
+        }
+        $chosen = [];
+        foreach ($this->tops() as $top) {
+            $ids = array_map(fn (Topic $topic): int => $topic->id, [...$this->under($top), $top]);
+            $meant = array_values(array_filter($ids, fn (int $id): bool => isset($wanted[$id])));
+            if ($meant !== []) {
+                $chosen[$top->id] = $meant;
+            }
+        }
+
+        return $chosen;
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Question;
+
+use Illuminate\Database\Query\Builder;
+use Uplandia\Core\Assembly\SearchText;
+
+/** Searches what candidates may see of questions. Full text is the one thing that databases do each in its own way. */
+interface TextSearch
+{
+    /**
+     * Keeps the texts of a question in place of those it had.
+     *
+     * @param  array{stem: string, parts: string, exhibits: string, topic: string, tags: string}  $texts
+     */
+    public function keep(int $question, array $texts): void;
+
+    public function forget(int $question): void;
+
+    /** Narrows a query to questions in which a search finds something. */
+    public function narrow(Builder $query, string $questionId, SearchText $search): Builder;
+}

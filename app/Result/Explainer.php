@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Result;
+
+use App\Assembly\TestItem;
+use App\Assembly\TestItems;
+use App\Handbook\HandbookSection;
+use App\Handbook\SectionLinkView;
+use App\Http\Refusal;
+use App\Question\QuestionShowing;
+use App\Question\Syllabus;
+use App\Question\UnitView;
+use App\Sitting\Sitting;
+use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Marking\Marker;
+use Uplandia\Core\Question\UnitKind;
+use Uplandia\Core\Shown;
+use Uplandia\Core\Sitting\QuestionState;
+
+/** Explains a question that its sitting may see explained. */
+final readonly class Explainer
+{
+    public function __construct(private TestItems $items, private Marker $marker, private Parts $parts)
+    {
+    }
+
+    public function explain(Sitting $sitting, QuestionState $state, int $position): ExplanationView
+    {
+        $sitting->loadMissing('test.exam');
+        $item = $this->items->of($sitting->test_id, [$position])[$position] ?? throw Refusal::notFound();
+        $version = $item->version;
+        $unit = $this->unit($item, $position);
+        $showing = new QuestionShowing($sitting->seed(), $sitting->terms()->shuffled);
+        $question = $showing->question(
+            position: $position,
+            kind: $version->kind,
+            shown: $version->shown,
+            marks: (string) $item->scheme->marks,
+            penalty: (string) $item->scheme->penalty,
+            unit: $unit?->id,
+        );
+        $credit = $this->marker->mark($item->question, $state->response, $state->rubricMarks);
+        $syllabus = Syllabus::of($sitting->test->exam);
+        $withheld = $version->withheld;
+        $text = fn (string $name): ?string => is_string($withheld[$name] ?? null) ? $withheld[$name] : null;
+
+        return new ExplanationView(
+            question: $question,
+            response: $state->response === null ? null : (object) $state->response,
+            outcome: ($state->seen ? $credit : $credit::notReached())->outcome,
+            marks: Shown::decimal($item->scheme->marksFor($credit)),
+            parts: $this->parts->of($question, $item->question, $withheld, $state),
+            tolerance: $this->parts->tolerance($item->question),
+            rubric: $this->rubric($withheld),
+            rubricMarks: $state->rubricMarks === null ? null : (object) $state->rubricMarks,
+            model: $text('model'),
+            unit: $unit,
+            evidence: array_values(array_filter((array) ($withheld['evidence'] ?? []), is_string(...))),
+            rationale: $text('rationale') ?? '',
+            references: $this->references($sitting->exam_id, (array) ($withheld['references'] ?? [])),
+            exam: $sitting->test->exam->slug,
+            topic: $syllabus->topOf($version->topic_id)->name,
+            subtopic: $syllabus->get($version->topic_id)->name,
+            difficulty: $version->difficulty,
+            activeMs: $state->activeMs,
+        );
+    }
+
+    private function unit(TestItem $item, int $position): ?UnitView
+    {
+        $unit = DB::table('unit_versions')
+            ->join('units', 'units.id', '=', 'unit_versions.unit_id')
+            ->where('unit_versions.id', $item->version->unit_version_id)
+            ->first(['kind', 'shown']);
+
+        return $unit === null
+            ? null
+            : UnitView::of(UnitKind::from((string) $unit->kind), (array) json_decode((string) $unit->shown, true), [
+                $position,
+            ]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $withheld
+     * @return list<CriterionView>
+     */
+    private function rubric(array $withheld): array
+    {
+        /** @var list<array{id: string, text: string, points?: int|string, why?: string}> $rubric */
+        $rubric = is_array($withheld['rubric'] ?? null) ? $withheld['rubric'] : [];
+
+        return array_map(
+            fn (array $one): CriterionView => new CriterionView(
+                id: $one['id'],
+                text: $one['text'],
+                points: (string) ($one['points'] ?? 1),
+                why: $one['why'] ?? '',
+            ),
+            $rubric,
+        );
+    }
+
+    /**
+     * @param  array<mixed>  $codes
+     * @return list<SectionLinkView>
+     */
+    private function references(int $exam, array $codes): array
+    {
+        $sections = HandbookSection::query()
+            ->where('exam_id', $exam)
+            ->whereIn('code', $codes)
+            ->orderBy('position')
+            ->get(['code', 'chapter', 'title']);
+
+        return array_map(SectionLinkView::of(...), array_values($sections->all()));
+    }
+}

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Result;
+
+use App\Assembly\TestItem;
+use App\Assembly\TestItems;
+use App\Sitting\Desk;
+use App\Sitting\Sitting;
+use App\Sitting\Stage;
+use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Marking\Outcome;
+use Uplandia\Core\Sitting\State;
+
+/** Folds and marks every sitting anew and holds it against what is stored. */
+final class OutcomesRecount
+{
+    /** @var array<string, array<int, TestItem>> the last test's items: a paper is sat by many */
+    private array $kept = [];
+
+    public function __construct(
+        private readonly Desk $desk,
+        private readonly Settlement $settlement,
+        private readonly TestItems $items,
+    ) {
+    }
+
+    /**
+     * @param  string|null  $email  of the only candidate to look at; null: all
+     * @return iterable<string|null> for each sitting, how it differs; null: it does not
+     */
+    public function run(?string $email): iterable
+    {
+        $sittings = Sitting::query()
+            ->with('test.exam', 'user')
+            ->where('status', '!=', Stage::NotStarted)
+            ->when($email !== null, fn ($query) => $query
+                ->whereHas('user', fn ($user) => $user->where('email', $email)))
+            ->orderBy('test_id')
+            ->orderBy('id');
+        foreach ($sittings->lazy(200) as $sitting) {
+            yield $this->difference($sitting);
+        }
+    }
+
+    private function difference(Sitting $sitting): ?string
+    {
+        $state = $this->desk->state(
+            $sitting,
+            $sitting->isHandedIn() ? (int) $sitting->ended_ms : (int) $sitting->contact_ms,
+        );
+        $items = $this->itemsOf($sitting->test_id);
+        $stored = DB::table('outcomes')
+            ->where('sitting_id', $sitting->id)
+            ->orderBy('position')
+            ->get()
+            ->keyBy('position');
+        $settled = array_filter(
+            $items,
+            fn (TestItem $item): bool => $sitting->isHandedIn()
+                || $state->questions[$item->position]->isChecked(),
+        );
+        if (array_keys($settled) !== $stored->keys()->all()) {
+            return "Sitting {$sitting->id}: its outcomes are not those of its events.";
+        }
+        $totals = $sitting->isHandedIn() ? $this->totalsThatDiffer($sitting, $state, $items) : [];
+        if ($totals !== []) {
+            return "Sitting {$sitting->id}: ".implode(', ', $totals).'.';
+        }
+        $facts = $stored
+            ->map(
+                fn (object $row): array => [
+                    'cohort_ms' => $row->cohort_ms === null ? null : (int) $row->cohort_ms,
+                    'day' => (int) $row->day,
+                ],
+            )
+            ->all();
+        foreach ($this->settlement->project($sitting, $state, $settled, $facts) as $row) {
+            $row['first_look'] = $this->isFirstLook($row);
+            $differs = self::columnsThatDiffer($row, (array) $stored[$row['position']]);
+            if ($differs !== []) {
+                return "Sitting {$sitting->id}, question {$row['position']}: ".implode(', ', $differs).'.';
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  array<int, TestItem>  $items
+     * @return list<string>
+     */
+    private function totalsThatDiffer(Sitting $sitting, State $state, array $items): array
+    {
+        $closing = Settlement::closing($this->settlement->marked($items, $state), $state);
+        $stored = [];
+        foreach (array_keys($closing) as $column) {
+            $stored[$column] = $sitting->getAttribute($column);
+        }
+
+        return self::columnsThatDiffer($closing, $stored);
+    }
+
+    /** @param  array<string, mixed>  $row */
+    private function isFirstLook(array $row): bool
+    {
+        if ($row['outcome'] === Outcome::NotReached->value) {
+            return false;
+        }
+
+        return ! DB::table('outcomes')
+            ->where('user_id', $row['user_id'])
+            ->where('question_id', $row['question_id'])
+            ->where('outcome', '!=', Outcome::NotReached->value)
+            ->where(
+                fn ($earlier) => $earlier
+                    ->where('settled_ms', '<', $row['settled_ms'])
+                    ->orWhere(
+                        fn ($same) => $same
+                            ->where('settled_ms', $row['settled_ms'])
+                            ->where('sitting_id', '<', $row['sitting_id']),
+                    ),
+            )
+            ->exists();
+    }
+
+    /**
+     * @param  array<string, mixed>  $row  as it comes out now
+     * @param  array<string, mixed>  $stored
+     * @return list<string> with both values
+     */
+    public static function columnsThatDiffer(array $row, array $stored): array
+    {
+        $differs = [];
+        foreach ($row as $column => $value) {
+            $before = $stored[$column] ?? null;
+            $value = is_bool($value) && ! is_bool($before) ? (int) $value : $value;
+            $same =
+                is_float($value) || is_float($before)
+                    ? $value !== null && $before !== null && abs((float) $value - (float) $before) < 1e-9
+                    : $value === $before || (is_int($value) && is_numeric($before) && (int) $before === $value);
+            if (! $same) {
+                $differs[] = "{$column} is stored as ".json_encode($before).' and comes to '.json_encode($value);
+            }
+        }
+
+        return $differs;
+    }
+
+    /** @return array<int, TestItem> */
+    private function itemsOf(string $test): array
+    {
+        if (! isset($this->kept[$test])) {
+            $this->kept = [$test => $this->items->of($test)];
+        }
+
+        return $this->kept[$test];
+    }
+}

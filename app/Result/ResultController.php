@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Result;
+
+use App\Assembly\TestItems;
+use App\Http\Contract\Get;
+use App\Http\Contract\Post;
+use App\Http\Refusal;
+use App\Question\PlainExcerpt;
+use App\Question\Syllabus;
+use App\Sitting\Closing;
+use App\Sitting\Desk;
+use App\Sitting\Sitting;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Marking\Outcome;
+use Uplandia\Core\Question\Kind;
+use Uplandia\Core\Sitting\State;
+use Uplandia\Core\Sitting\Sureness;
+
+final readonly class ResultController
+{
+    public function __construct(
+        private Desk $desk,
+        private Closing $closing,
+        private ResultReader $results,
+        private Explainer $explainer,
+        private TestItems $items,
+    ) {
+    }
+
+    #[Get('/api/sittings/{sitting}/result', 'Read a result', returns: ResultView::class)]
+    public function show(Sitting $sitting): JsonResponse
+    {
+        $this->refuseUntilHandedIn($sitting);
+
+        return new JsonResponse($this->results->of($sitting));
+    }
+
+    #[Get('/api/sittings/{sitting}/review', 'List questions for review', returns: ReviewView::class)]
+    public function review(Sitting $sitting): JsonResponse
+    {
+        $this->refuseUntilHandedIn($sitting);
+        $sitting->loadMissing('test.exam');
+        $syllabus = Syllabus::of($sitting->test->exam);
+        $rows = DB::table('outcomes')
+            ->join('question_versions', 'question_versions.id', '=', 'outcomes.version_id')
+            ->where('sitting_id', $sitting->id)
+            ->orderBy('position')
+            ->get([
+                'position',
+                'outcome',
+                'outcomes.topic_id',
+                'question_versions.shown',
+                'sureness',
+                'active_ms',
+                'flagged',
+            ]);
+        $items = [];
+        foreach ($rows as $row) {
+            $stem = json_decode((string) $row->shown, true)['stem'] ?? '';
+            $items[] = new ReviewItemView(
+                position: (int) $row->position,
+                outcome: Outcome::from((string) $row->outcome),
+                topic: $syllabus->topOf((int) $row->topic_id)->name,
+                subtopic: $syllabus->get((int) $row->topic_id)->name,
+                excerpt: PlainExcerpt::of(is_string($stem) ? $stem : ''),
+                flagged: (bool) $row->flagged,
+                sureness: $row->sureness === null ? null : Sureness::from((string) $row->sureness),
+                activeMs: (int) $row->active_ms,
+            );
+        }
+
+        return new JsonResponse(
+            new ReviewView(
+                sitting: $sitting->id,
+                exam: $sitting->test->exam->slug,
+                title: $sitting->test->title,
+                items: $items,
+            ),
+        );
+    }
+
+    #[
+        Post(
+            '/api/sittings/{sitting}/questions/{position}/rubric',
+            'Mark a written answer',
+            takes: RubricRequest::class,
+            returns: ExplanationView::class,
+        ),
+    ]
+    public function mark(RubricRequest $request, Sitting $sitting, int $position): JsonResponse
+    {
+        $this->explained($sitting, $position);
+        if ($this->items->of($sitting->test_id, [$position])[$position]->version->kind !== Kind::Written) {
+            throw Refusal::unmet('not_written', 'Only written answers are marked by hand.');
+        }
+        $this->closing->markByRubric($sitting, $position, $request->points());
+
+        return $this->explain($sitting->refresh(), $position);
+    }
+
+    #[Get('/api/sittings/{sitting}/questions/{position}', 'Explain a question', returns: ExplanationView::class)]
+    public function explain(Sitting $sitting, int $position): JsonResponse
+    {
+        $state = $this->explained($sitting, $position);
+
+        return new JsonResponse($this->explainer->explain($sitting, $state->questions[$position], $position));
+    }
+
+    /** The one gate before every key and rationale. */
+    private function explained(Sitting $sitting, int $position): State
+    {
+        $this->closing->settleIfOver($sitting);
+        if ($position >= $sitting->questions) {
+            throw Refusal::notFound();
+        }
+        $state = $this->desk->state($sitting);
+        if (! $sitting->isHandedIn() && ! $state->questions[$position]->isChecked()) {
+            throw Refusal::conflict(
+                'not_yet',
+                'The answer is shown after you check the question in tutor mode, or after you hand in.',
+            );
+        }
+
+        return $state;
+    }
+
+    private function refuseUntilHandedIn(Sitting $sitting): void
+    {
+        $this->closing->settleIfOver($sitting);
+        if (! $sitting->isHandedIn()) {
+            throw Refusal::notHandedIn();
+        }
+    }
+}

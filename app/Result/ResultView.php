@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Result;
+
+use OpenApi\Attributes as OA;
+use Uplandia\Core\Assembly\Mode;
+
+/** All that the result screen shows. */
+#[OA\Schema(schema: 'Result')]
+final readonly class ResultView
+{
+    /**
+     * @param  list<string>  $facts
+     * @param  list<GroupView>  $topics
+     * @param  list<GroupView>  $sections  of a fixed paper
+     * @param  list<LevelView>  $levels
+     */
+    public function __construct(
+        #[OA\Property] public string $sitting,
+        #[OA\Property] public string $exam,
+        #[OA\Property] public string $title,
+        #[OA\Property(enum: Mode::class)] public Mode $mode,
+        #[OA\Property] public int $startedAt,
+        #[OA\Property] public int $endedAt,
+        #[OA\Property(description: 'Time ran out.')] public bool $byClock,
+        #[OA\Property] public int $activeMs,
+        #[OA\Property(nullable: true)] public ?int $limitMs,
+        #[OA\Property(ref: TallyView::class)] public TallyView $tally,
+        #[OA\Property(description: 'The share that passes the real exam, as a percentage.')] public string $cut,
+        #[OA\Property(description: 'At least 80 % answered, so that it counts in statistics.')] public bool $counts,
+        #[
+            OA\Property(
+                ref: ScaledView::class,
+                nullable: true,
+                description: 'Of a fixed paper whose answers are all marked.',
+            ),
+        ]
+        public ?ScaledView $scaled,
+        #[OA\Property(description: 'Where the result stands, in a sentence.')] public string $opening,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+                description: 'At most two, the most useful first.',
+            ),
+        ]
+        public array $facts,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: GroupView::class))] public array $topics,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: GroupView::class))] public array $sections,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: LevelView::class))] public array $levels,
+        #[OA\Property(ref: FootingView::class)] public FootingView $footing,
+        #[OA\Property(ref: HabitsView::class)] public HabitsView $habits,
+    ) {
+    }
+}

@@ -1,0 +1,271 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Result;
+
+use App\Assembly\TestItem;
+use App\Assembly\TestItems;
+use App\Question\Enrolment;
+use App\Sitting\Settles;
+use App\Sitting\Sitting;
+use App\Sitting\Stage;
+use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Cohort\ItemStatistics;
+use Uplandia\Core\Marking\Credit;
+use Uplandia\Core\Marking\Marker;
+use Uplandia\Core\Marking\Outcome;
+use Uplandia\Core\Marking\Response;
+use Uplandia\Core\Result\Marked;
+use Uplandia\Core\Result\Totals;
+use Uplandia\Core\Sitting\QuestionState;
+use Uplandia\Core\Sitting\State;
+use Uplandia\Core\Sitting\Status;
+
+/**
+ * Marks sittings and writes what came of each question. All it writes can be made again from the events, and from what
+ * the cohort's medians and the candidate's days were at the time.
+ *
+ * @phpstan-type Facts array{cohort_ms: int|null, day: int}
+ */
+final readonly class Settlement implements Settles
+{
+    public function __construct(private TestItems $items, private Marker $marker, private KeepsStandings $standings)
+    {
+    }
+
+    public function settle(Sitting $sitting, State $state, array $positions): void
+    {
+        $this->write($sitting, $state, $this->items->of($sitting->test_id, $positions));
+    }
+
+    public function finish(Sitting $sitting, State $state): void
+    {
+        $items = $this->items->of($sitting->test_id);
+        $sitting->fill(self::closing($this->marked($items, $state), $state));
+        $this->write($sitting, $state, $items);
+        $sitting->save();
+    }
+
+    public function outcomes(Sitting $sitting): array
+    {
+        return DB::table('outcomes')
+            ->where('sitting_id', $sitting->id)
+            ->pluck('outcome', 'position')
+            ->map(fn (mixed $outcome): string => is_string($outcome) ? $outcome : '')
+            ->all();
+    }
+
+    /**
+     * The columns that close a sitting.
+     *
+     * @param  list<Marked>  $marked
+     * @return array<string, mixed>
+     */
+    public static function closing(array $marked, State $state): array
+    {
+        $totals = Totals::of($marked);
+
+        return [
+            'status' => Stage::HandedIn,
+            'pen' => null,
+            'deadline_ms' => null,
+            'ended_ms' => $state->endedAt,
+            'by_clock' => $state->byClock,
+            'active_ms' => $state->activeMs,
+            'answered' => $totals->answered(),
+            'marks' => (string) $totals->marks,
+            'possible' => (string) $totals->possible,
+            'share' => $totals->shareOfAll()?->toFloat(),
+            'counts' => $totals->counts(),
+        ];
+    }
+
+    /**
+     * @param  array<int, TestItem>  $items  by position
+     * @return list<Marked>
+     */
+    public function marked(array $items, State $state): array
+    {
+        return array_values(
+            array_map(
+                fn (TestItem $item): Marked => new Marked(
+                    $this->credit($item, $state->questions[$item->position]),
+                    $item->scheme,
+                ),
+                $items,
+            ),
+        );
+    }
+
+    /**
+     * The rows of outcomes that some questions come to. Writes nothing.
+     *
+     * @param  array<int, TestItem>  $items  by position
+     * @param  array<int, Facts>  $facts  by position: what the events do not hold
+     * @return list<array<string, mixed>>
+     */
+    public function project(Sitting $sitting, State $state, array $items, array $facts): array
+    {
+        $counts = $state->status === Status::HandedIn && $sitting->counts;
+
+        return array_values(
+            array_map(
+                fn (TestItem $item): array => $this->row(
+                    sitting: $sitting,
+                    state: $state,
+                    item: $item,
+                    counts: $counts,
+                ) + $facts[$item->position],
+                $items,
+            ),
+        );
+    }
+
+    /**
+     * When a question was settled: as its answer was shown, else at the end.
+     *
+     * @return int Unix milliseconds
+     */
+    public static function settledAt(State $state, int $position): int
+    {
+        return $state->questions[$position]->checkedAt ?? (int) $state->endedAt;
+    }
+
+    /** @param  array<int, TestItem>  $items  by position */
+    private function write(Sitting $sitting, State $state, array $items): void
+    {
+        $rows = $this->project(
+            sitting: $sitting,
+            state: $state,
+            items: $items,
+            facts: $this->facts($sitting, $state, $items),
+        );
+        foreach (array_chunk($rows, 30) as $chunk) {
+            DB::table('outcomes')->upsert($chunk, ['sitting_id', 'position']);
+        }
+        $questions = array_values(array_unique(array_column($rows, 'question_id')));
+        $this->markFirstLooks($sitting->user_id, $questions);
+        $this->standings->renew($sitting->user_id, $sitting->exam_id, $questions);
+    }
+
+    /** @return array<string, mixed> */
+    private function row(Sitting $sitting, State $state, TestItem $item, bool $counts): array
+    {
+        $question = $state->questions[$item->position];
+        $credit = $this->credit($item, $question);
+
+        return [
+            'sitting_id' => $sitting->id,
+            'position' => $item->position,
+            'user_id' => $sitting->user_id,
+            'exam_id' => $sitting->exam_id,
+            'question_id' => $item->questionId,
+            'version_id' => $item->version->id,
+            'topic_id' => $item->version->topic_id,
+            'section' => $item->section,
+            'outcome' => $credit->outcome->value,
+            'shown' => $question->seen,
+            'response' => self::json($question->response),
+            'credit' => self::exact($credit),
+            'share' => $credit->share?->toFloat(),
+            'first_credit' => self::exact($this->firstCredit($item, $question, $credit)),
+            'marks' => (string) $item->scheme->marksFor($credit),
+            'possible' => (string) $item->scheme->marks,
+            'changes' => $question->changes,
+            'struck' => self::json($question->struck),
+            'sureness' => $question->sureness?->value,
+            'flagged' => $question->flagged,
+            'active_ms' => $question->activeMs,
+            'first_look' => false,
+            'counts' => $counts,
+            'settled_ms' => self::settledAt($state, $item->position),
+        ];
+    }
+
+    private function credit(TestItem $item, QuestionState $question): Credit
+    {
+        return $question->seen
+            ? $this->marker->mark($item->question, $question->response, $question->rubricMarks)
+            : Credit::notReached();
+    }
+
+    /** Points given to the last written answer say nothing of another that came before it. */
+    private function firstCredit(TestItem $item, QuestionState $question, Credit $last): ?Credit
+    {
+        return match (true) {
+            $question->firstResponse === null => null,
+            Response::same($question->firstResponse, $question->response) => $last,
+            default => $this->marker->mark($item->question, $question->firstResponse),
+        };
+    }
+
+    /**
+     * What was known when a question was settled first stays as it was.
+     *
+     * @param  array<int, TestItem>  $items
+     * @return array<int, Facts>
+     */
+    private function facts(Sitting $sitting, State $state, array $items): array
+    {
+        $known = DB::table('outcomes')
+            ->where('sitting_id', $sitting->id)
+            ->get(['position', 'cohort_ms', 'day'])
+            ->keyBy('position');
+        $medians = DB::table('item_statistics')
+            ->where('n', '>=', ItemStatistics::SHOWN_FROM)
+            ->whereIn('version_id', array_map(fn (TestItem $item): int => $item->version->id, $items))
+            ->pluck('median_ms', 'version_id');
+        $enrolment = Enrolment::of($sitting->user_id, $sitting->exam_id);
+        $facts = [];
+        foreach ($items as $position => $item) {
+            $before = $known[$position] ?? null;
+            $median = $before === null ? $medians[$item->version->id] ?? null : $before->cohort_ms;
+            $facts[$position] = [
+                'cohort_ms' => is_numeric($median) ? (int) $median : null,
+                'day' => $before === null ? $enrolment->dayOf(self::settledAt($state, $position)) : (int) $before->day,
+            ];
+        }
+
+        return $facts;
+    }
+
+    /**
+     * The first time a question was met is its first look, whichever sitting is settled first.
+     *
+     * @param  list<int>  $questions
+     */
+    private function markFirstLooks(int $user, array $questions): void
+    {
+        foreach (array_chunk($questions, 500) as $chunk) {
+            $rows = DB::table('outcomes')
+                ->where('user_id', $user)
+                ->whereIn('question_id', $chunk)
+                ->orderBy('settled_ms')
+                ->orderBy('sitting_id')
+                ->orderBy('position')
+                ->get(['sitting_id', 'position', 'question_id', 'outcome', 'first_look']);
+            $met = [];
+            foreach ($rows as $row) {
+                $first = ! isset($met[$row->question_id]) && $row->outcome !== Outcome::NotReached->value;
+                $met += $first ? [$row->question_id => true] : [];
+                if ((bool) $row->first_look !== $first) {
+                    DB::table('outcomes')
+                        ->where('sitting_id', $row->sitting_id)
+                        ->where('position', $row->position)
+                        ->update(['first_look' => $first]);
+                }
+            }
+        }
+    }
+
+    private static function exact(?Credit $credit): ?string
+    {
+        return $credit?->share === null ? null : (string) $credit->share;
+    }
+
+    private static function json(mixed $value): ?string
+    {
+        return $value === null ? null : json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+    }
+}

@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Revisit;
+
+use App\Result\KeepsStandings;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+use Uplandia\Core\Marking\Outcome;
+use Uplandia\Core\Revisit\Encounter;
+use Uplandia\Core\Revisit\Standing;
+use Uplandia\Core\Sitting\Sureness;
+
+/**
+ * A candidate's standings, made again from their outcomes whenever those change. What was marked by hand (a star, a
+ * note)
+ * stands beside and stays.
+ */
+final class Standings implements KeepsStandings
+{
+    /** What the outcomes have a say in. */
+    public const COLUMNS = [
+        'topic_id',
+        'outcome',
+        'flagged',
+        'false_footing',
+        'gap_open',
+        'misses',
+        'due_day',
+        'seen',
+        'seen_ms',
+    ];
+
+    private const UNMET = [
+        'outcome' => null,
+        'flagged' => false,
+        'false_footing' => false,
+        'gap_open' => false,
+        'misses' => 0,
+        'due_day' => null,
+        'seen' => 0,
+        'seen_ms' => null,
+    ];
+
+    public function renew(int $user, int $exam, array $questions): void
+    {
+        foreach (array_chunk($questions, 200) as $chunk) {
+            $rows = $this->project($user, $exam, $chunk);
+            foreach (array_chunk(array_values($rows), 50) as $part) {
+                DB::table('standings')->upsert($part, ['user_id', 'question_id'], self::COLUMNS);
+            }
+            $unmet = array_diff($chunk, array_keys($rows));
+            if ($unmet !== []) {
+                DB::table('standings')->where('user_id', $user)->whereIn('question_id', $unmet)->update(self::UNMET);
+            }
+        }
+    }
+
+    /**
+     * What the outcomes come to. Writes nothing.
+     *
+     * @param  list<int>  $questions
+     * @return array<int, array<string, mixed>> rows by question id, of those that were met
+     */
+    public function project(int $user, int $exam, array $questions): array
+    {
+        $outcomes = DB::table('outcomes')
+            ->where('outcomes.user_id', $user)
+            ->whereIn('outcomes.question_id', $questions)
+            ->join('questions', 'questions.id', '=', 'outcomes.question_id')
+            ->orderBy('settled_ms')
+            ->orderBy('sitting_id')
+            ->orderBy('position')
+            ->get([
+                'outcomes.question_id',
+                'questions.topic_id',
+                'outcome',
+                'sureness',
+                'flagged',
+                'active_ms',
+                'cohort_ms',
+                'settled_ms',
+                'day',
+            ]);
+        $rows = [];
+        foreach ($outcomes->groupBy('question_id') as $question => $met) {
+            $row = self::row(
+                user: $user,
+                exam: $exam,
+                question: (int) $question,
+                topic: (int) $met->firstOrFail()->topic_id,
+                met: array_values($met->map($this->encounter(...))->all()),
+            );
+            $rows += $row === null ? [] : [(int) $question => $row];
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  list<Encounter>  $met  every time the candidate met the question, in order
+     * @return array<string, mixed>|null null: it is new
+     */
+    public static function row(int $user, int $exam, int $question, int $topic, array $met): ?array
+    {
+        $standing = Standing::after($met);
+
+        return $standing === null
+            ? null
+            : [
+                'user_id' => $user,
+                'question_id' => $question,
+                'exam_id' => $exam,
+                'topic_id' => $topic,
+                'outcome' => $standing->outcome->value,
+                'flagged' => $standing->flagged,
+                'false_footing' => $standing->falseFooting,
+                'gap_open' => $standing->gapOpen,
+                'misses' => $standing->misses,
+                'due_day' => $standing->dueDay,
+                'seen' => $standing->seen,
+                'seen_ms' => $standing->seenAt,
+            ];
+    }
+
+    private function encounter(stdClass $row): Encounter
+    {
+        return new Encounter(
+            at: (int) $row->settled_ms,
+            day: (int) $row->day,
+            outcome: Outcome::from((string) $row->outcome),
+            sureness: $row->sureness === null ? null : Sureness::from((string) $row->sureness),
+            flagged: (bool) $row->flagged,
+            ms: (int) $row->active_ms,
+            medianMs: $row->cohort_ms === null ? null : (float) $row->cohort_ms,
+        );
+    }
+}

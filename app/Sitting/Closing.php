@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sitting;
+
+use App\Account\User;
+use App\Assembly\TestItems;
+use App\Http\Refusal;
+use Illuminate\Support\Str;
+use Uplandia\Core\Marking\MalformedResponse;
+use Uplandia\Core\Marking\Marker;
+use Uplandia\Core\Sitting\Event;
+use Uplandia\Core\Sitting\EventKind;
+use Uplandia\Core\Sitting\Fold;
+use Uplandia\Core\Sitting\Status;
+
+/** How sittings end: handed in, or run out though nobody is there; and what may still be said afterwards. */
+final readonly class Closing
+{
+    public function __construct(
+        private Desk $desk,
+        private Recorder $recorder,
+        private TestItems $items,
+        private Marker $marker,
+        private Settles $settlement,
+    ) {
+    }
+
+    /**
+     * Hands in for good, with what the tab had not sent yet. Handing in twice is the same as once.
+     *
+     * @param  list<Event>  $events
+     * @return array<string, string> event id => why it does not count
+     *
+     * @throws Refusal
+     */
+    public function handIn(Sitting $sitting, string $tab, array $events, ?int $awakeSince): array
+    {
+        return $this->desk->write($sitting, function (Sitting $sitting, int $now) use (
+            $tab,
+            $events,
+            $awakeSince,
+        ): array {
+            if ($sitting->isHandedIn()) {
+                return [];
+            }
+            if (! $sitting->hasBegun()) {
+                throw Refusal::unmet('not_started', 'This sitting has not begun, so there is nothing to hand in.');
+            }
+            $refused = $this->recorder->take($sitting, $tab, $events, $awakeSince, $now);
+            $stored = new SittingEvents($sitting);
+            $stored->add([$stored->own(EventKind::HandedIn, $now)]);
+            $state = $this->desk->state($sitting, $now);
+            $this->settlement->finish($sitting, $state);
+
+            return Recorder::refusedOf($events, $state, $refused);
+        });
+    }
+
+    /** Hands in, as they stand, the sittings of a candidate whose time has run out. */
+    public function settleOverdue(User $user): void
+    {
+        $overdue = Sitting::query()
+            ->where('user_id', $user->id)
+            ->where('status', Stage::Open)
+            ->where('deadline_ms', '<', $this->desk->now() - Fold::GRACE_MS)
+            ->get();
+        foreach ($overdue as $sitting) {
+            $this->settleIfOver($sitting);
+        }
+    }
+
+    public function settleIfOver(Sitting $sitting): void
+    {
+        $over = $sitting->deadline_ms !== null && $sitting->deadline_ms + Fold::GRACE_MS < $this->desk->now();
+        if ($sitting->status !== Stage::Open || ! $over) {
+            return;
+        }
+        $this->desk->write($sitting, function (Sitting $sitting, int $now): void {
+            if ($sitting->isHandedIn()) {
+                return;
+            }
+            $this->desk->pauseIfContactWasLost($sitting, null, $now);
+            $state = $this->desk->keep($sitting, $now);
+            if ($state->status === Status::HandedIn) {
+                $this->settlement->finish($sitting, $state);
+            }
+        });
+        $sitting->refresh();
+    }
+
+    /**
+     * Takes the points that a candidate gives their own written answer, and settles the question anew.
+     *
+     * @param  array<string, string>  $points  by criterion
+     *
+     * @throws Refusal when the points do not fit the rubric
+     */
+    public function markByRubric(Sitting $sitting, int $position, array $points): void
+    {
+        $this->desk->write($sitting, function (Sitting $sitting, int $now) use ($position, $points): void {
+            $question = $this->items->of($sitting->test_id, [$position])[$position]->question;
+            $response = $this->desk->state($sitting, $now)->questions[$position]->response;
+            try {
+                $this->marker->mark($question, $response, $points);
+            } catch (MalformedResponse $malformed) {
+                throw Refusal::unmet('rubric', $malformed->getMessage());
+            }
+            $events = new SittingEvents($sitting);
+            $events->add([
+                new Event(
+                    id: 'server-'.Str::ulid(),
+                    seq: $events->lastSeq() + 1,
+                    kind: EventKind::RubricMarked,
+                    at: $now,
+                    position: $position,
+                    value: $points,
+                ),
+            ]);
+            $state = $this->desk->state($sitting, $now);
+            if ($sitting->isHandedIn()) {
+                $this->settlement->finish($sitting, $state);
+            } else {
+                $this->settlement->settle($sitting, $state, [$position]);
+            }
+        });
+    }
+}

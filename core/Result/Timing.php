@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Uplandia\Core\Result;
+
+use Uplandia\Core\Marking\Outcome;
+
+/** Where the time went, and whether accuracy faded. Source: computation.md, section 5. */
+final readonly class Timing
+{
+    private const SLOWEST = 5;
+
+    private const QUARTERS = 4;
+
+    /** A change between the first and the last quarter smaller than this is no fading. */
+    private const FADES_BY = 0.15;
+
+    /** Faster than this share of the cohort's median is fast; slower than its inverse is slow. */
+    private const FAST = 2 / 3;
+
+    /**
+     * @param  list<int>  $slowest  positions of the five longest on screen, longest first
+     * @param  list<float|null>  $quarters  mean credit of each quarter of the test; null: it has no questions
+     * @param  list<int>  $fastAndMissed  positions missed in under two thirds of the cohort's median time
+     * @param  list<int>  $slowAndMissed  positions missed in over one and a half times the median
+     */
+    private function __construct(
+        public array $slowest,
+        public array $quarters,
+        public array $fastAndMissed,
+        public array $slowAndMissed,
+    ) {
+    }
+
+    /** @param  list<QuestionResult>  $answers  in the order of the test */
+    public static function of(array $answers): self
+    {
+        $times = $fast = $slow = [];
+        $sums = $counts = array_fill(0, self::QUARTERS, 0.0);
+        $n = max(1, count($answers));
+        foreach ($answers as $i => $answer) {
+            $times[$answer->position] = $answer->ms;
+            $quarter = intdiv($i * self::QUARTERS, $n);
+            if ($answer->credit->outcome !== Outcome::Pending) {
+                $sums[$quarter] += $answer->share();
+                $counts[$quarter]++;
+            }
+            if ($answer->credit->outcome !== Outcome::Missed || $answer->cohortMedianMs === null) {
+                continue;
+            }
+            if ($answer->ms < self::FAST * $answer->cohortMedianMs) {
+                $fast[] = $answer->position;
+            } elseif ($answer->ms > $answer->cohortMedianMs / self::FAST) {
+                $slow[] = $answer->position;
+            }
+        }
+        arsort($times);
+
+        return new self(
+            slowest: array_slice(array_keys(array_filter($times)), 0, self::SLOWEST),
+            quarters: array_map(
+                static fn (float $sum, float $count): ?float => $count > 0 ? $sum / $count : null,
+                $sums,
+                $counts,
+            ),
+            fastAndMissed: $fast,
+            slowAndMissed: $slow,
+        );
+    }
+
+    /** Accuracy in the last quarter lies clearly below that in the first. */
+    public function fades(): bool
+    {
+        $first = $this->quarters[0] ?? null;
+        $last = $this->quarters[self::QUARTERS - 1] ?? null;
+
+        return $first !== null && $last !== null && $first - $last >= self::FADES_BY;
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Uplandia\Core\Sitting\Internal;
+
+use Uplandia\Core\Sitting\Event;
+use Uplandia\Core\Sitting\Fold;
+
+/** A pause or a break: from one event until another. */
+final class Spell
+{
+    public readonly int $from;
+
+    public ?int $to = null;
+
+    private readonly int $seq;
+
+    public function __construct(Event $began)
+    {
+        $this->from = $began->at;
+        $this->seq = $began->seq;
+    }
+
+    /** @param  list<self>  $spells */
+    public static function open(array $spells): ?self
+    {
+        $last = $spells[count($spells) - 1] ?? null;
+
+        return $last?->to === null ? $last : null;
+    }
+
+    /** @param  list<self>  $spells */
+    public static function close(array $spells, Event $event): null
+    {
+        $open = self::open($spells);
+        if ($open !== null) {
+            $open->to = $event->at;
+        }
+
+        return null;
+    }
+
+    /**
+     * Whether something was done in it. Events come in the order of receipt, so one that comes while the spell is open
+     * was
+     * done in it, unless it was done before and overtaken on the way.
+     */
+    public function holds(Event $event): bool
+    {
+        if ($this->to !== null) {
+            return $event->doneAt() > $this->from && $event->doneAt() < $this->to;
+        }
+        $overtaken =
+            $event->doneAt() <= $this->from && $event->at <= $this->from + Fold::GRACE_MS && $event->seq < $this->seq;
+
+        return ! $overtaken;
+    }
+}

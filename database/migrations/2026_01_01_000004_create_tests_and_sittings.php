@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        $this->createTests();
+        $this->createSittings();
+        $this->createOutcomes();
+    }
+
+    private function createTests(): void
+    {
+        Schema::create('recipes', function (Blueprint $table): void {
+            $table->ulid('id')->primary();
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
+            // Null: not kept under a name.
+            $table->string('name')->nullable();
+            // Of the shape of the choices: Uplandia\Core\Assembly\Recipe.
+            $table->unsignedSmallInteger('version');
+            $table->json('choices');
+            $table->timestamps();
+            $table->index(['user_id', 'exam_id', 'name']);
+        });
+        Schema::create('tests', function (Blueprint $table): void {
+            $table->ulid('id')->primary();
+            // Null: a fixed paper, which is everybody's, or a test whose maker has left while others sit it.
+            $table->foreignId('user_id')->nullable()->index()->constrained()->nullOnDelete();
+            $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignUlid('recipe_id')->nullable()->index()->constrained()->nullOnDelete();
+            $table->foreignId('paper_id')->nullable()->index()->constrained()->nullOnDelete();
+            $table->string('title');
+            $table->string('mode');
+            // Before anybody's extra time; null: none, or as the exam's rules say.
+            $table->unsignedSmallInteger('minutes')->nullable();
+            $table->string('seed');
+            $table->unsignedSmallInteger('questions');
+            $table->timestamps();
+        });
+        Schema::create('test_items', function (Blueprint $table): void {
+            $table->foreignUlid('test_id')->constrained()->cascadeOnDelete();
+            $table->unsignedSmallInteger('position');
+            $table->foreignId('question_id')->index()->constrained();
+            $table->foreignId('version_id')->index()->constrained('question_versions');
+            $table->string('marks');
+            $table->string('penalty')->default('0');
+            $table->string('section')->nullable();
+            $table->primary(['test_id', 'position']);
+        });
+    }
+
+    private function createSittings(): void
+    {
+        Schema::create('sittings', function (Blueprint $table): void {
+            $table->ulid('id')->primary();
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('exam_id')->constrained()->cascadeOnDelete();
+            $table->foreignUlid('test_id')->index()->constrained()->cascadeOnDelete();
+            $table->string('status')->default('not_started');
+            // The rules it runs under, extra time included, frozen at its start; null: not begun.
+            $table->json('terms')->nullable();
+            // Orders are shuffled with it, so that no payload tells how they were written. It never leaves the server.
+            $table->string('secret');
+            // The tab that may write. A second tab must take the pen first, and the first is told.
+            $table->string('pen')->nullable();
+            // Unix milliseconds of the server's clock, here and in all columns that end in _ms.
+            $table->unsignedBigInteger('started_ms')->nullable();
+            $table->unsignedBigInteger('contact_ms')->nullable();
+            $table->unsignedBigInteger('deadline_ms')->nullable();
+            $table->unsignedBigInteger('ended_ms')->nullable();
+            $table->unsignedBigInteger('active_ms')->default(0);
+            $table->boolean('by_clock')->default(false);
+            // Totals, settled at hand-in from the outcomes. The exact marks are the truth; `share` is for SQL.
+            $table->unsignedSmallInteger('questions');
+            $table->unsignedSmallInteger('answered')->default(0);
+            $table->string('marks')->nullable();
+            $table->string('possible')->nullable();
+            $table->double('share')->nullable();
+            // At least 80 % answered, so it counts in statistics.
+            $table->boolean('counts')->default(false);
+            $table->timestamps();
+            $table->index(['user_id', 'exam_id', 'status', 'ended_ms']);
+            $table->index(['exam_id', 'counts', 'ended_ms']);
+            $table->index(['status', 'deadline_ms']);
+        });
+        Schema::create('sitting_events', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignUlid('sitting_id')->constrained()->cascadeOnDelete();
+            $table->string('uid', 64);
+            $table->unsignedInteger('seq');
+            $table->string('kind');
+            $table->unsignedBigInteger('at_ms');
+            $table->unsignedBigInteger('made_ms')->nullable();
+            $table->unsignedSmallInteger('position')->nullable();
+            $table->json('value')->nullable();
+            $table->unique(['sitting_id', 'uid']);
+        });
+    }
+
+    private function createOutcomes(): void
+    {
+        // What came of each question of a sitting: a projection of its events.
+        Schema::create('outcomes', function (Blueprint $table): void {
+            $table->foreignUlid('sitting_id')->constrained()->cascadeOnDelete();
+            $table->unsignedSmallInteger('position');
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignId('question_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('version_id')->constrained('question_versions');
+            $table->foreignId('topic_id')->index()->constrained();
+            $table->string('section')->nullable();
+            $table->string('outcome');
+            $table->boolean('shown');
+            $table->json('response')->nullable();
+            // Exact shares and marks, such as 2/3, beside a number for SQL.
+            $table->string('credit')->nullable();
+            $table->double('share')->nullable();
+            $table->string('first_credit')->nullable();
+            $table->string('marks');
+            $table->string('possible');
+            $table->unsignedSmallInteger('changes');
+            $table->json('struck');
+            $table->string('sureness')->nullable();
+            $table->boolean('flagged');
+            $table->unsignedInteger('active_ms');
+            // The cohort's median for the question as it was known at the time.
+            $table->unsignedInteger('cohort_ms')->nullable();
+            $table->boolean('first_look');
+            // Its sitting was handed in with at least 80 % answered.
+            $table->boolean('counts');
+            $table->unsignedBigInteger('settled_ms');
+            // The same as a count of days in the candidate's time zone at that time.
+            $table->unsignedInteger('day');
+            $table->primary(['sitting_id', 'position']);
+            $table->index(['user_id', 'question_id', 'settled_ms']);
+            $table->index(['user_id', 'exam_id', 'settled_ms']);
+            $table->index(['question_id', 'settled_ms']);
+            $table->index(['version_id', 'counts', 'first_look']);
+        });
+    }
+
+    public function down(): void
+    {
+        foreach (['outcomes', 'sitting_events', 'sittings', 'test_items', 'tests', 'recipes'] as $table) {
+            Schema::dropIfExists($table);
+        }
+    }
+};

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::create('enrolments', function (Blueprint $table): void {
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
+            $table->date('exam_date')->nullable();
+            // The share aimed at, exact; null: the cut.
+            $table->string('target')->nullable();
+            $table->double('hours_week')->nullable();
+            $table->string('time_zone')->default('UTC');
+            $table->timestamps();
+            $table->primary(['user_id', 'exam_id']);
+        });
+        // One row for each question a candidate has met or marked: the pools are counted here, never in the bank.
+        Schema::create('standings', function (Blueprint $table): void {
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('question_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignId('topic_id')->index()->constrained();
+            // The latest; null: not met yet.
+            $table->string('outcome')->nullable();
+            $table->boolean('flagged')->default(false);
+            $table->boolean('starred')->default(false);
+            $table->boolean('noted')->default(false);
+            $table->boolean('false_footing')->default(false);
+            $table->boolean('gap_open')->default(false);
+            $table->unsignedSmallInteger('misses')->default(0);
+            // When it should come back, as a count of days, before the exam's date has its say.
+            $table->unsignedInteger('due_day')->nullable();
+            $table->unsignedInteger('seen')->default(0);
+            $table->unsignedBigInteger('seen_ms')->nullable();
+            $table->primary(['user_id', 'question_id']);
+            // Counting what a candidate has met, by topic and pool, reads this index and nothing else.
+            $table->index(
+                [
+                    'user_id',
+                    'exam_id',
+                    'topic_id',
+                    'outcome',
+                    'flagged',
+                    'starred',
+                    'noted',
+                    'false_footing',
+                    'gap_open',
+                    'due_day',
+                ],
+                'standings_by_topic',
+            );
+            $table->index(['user_id', 'exam_id', 'outcome', 'topic_id']);
+            $table->index(['user_id', 'exam_id', 'due_day']);
+        });
+        Schema::create('notes', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignId('question_id')->nullable()->index()->constrained()->cascadeOnDelete();
+            $table->string('section')->nullable();
+            $table->text('body');
+            $table->timestamps();
+            $table->index(['user_id', 'exam_id', 'question_id']);
+        });
+        Schema::create('highlights', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignId('question_id')->nullable()->index()->constrained()->cascadeOnDelete();
+            $table->string('section')->nullable();
+            // Which text of it, and which letters of that text.
+            $table->string('part');
+            $table->unsignedInteger('from');
+            $table->unsignedInteger('to');
+            $table->text('quote');
+            $table->timestamps();
+            $table->index(['user_id', 'exam_id', 'question_id']);
+        });
+    }
+
+    public function down(): void
+    {
+        foreach (['highlights', 'notes', 'standings', 'enrolments'] as $table) {
+            Schema::dropIfExists($table);
+        }
+    }
+};

@@ -1,0 +1,84 @@
+import { Link } from 'react-router';
+import type { View } from '../../api/client';
+import { Chip } from '../../ui/Chip';
+import { GapContext } from '../../ui/gaps';
+import { Markdown } from '../../ui/Markdown';
+import { Outcome } from '../../ui/Outcome';
+import { duration } from '../../ui/words';
+import { UnitPanel } from '../question/UnitPanel';
+import { Parts } from './Parts';
+import { RubricMarking } from './RubricMarking';
+
+/** A question with what was answered, what is right, and why each part of it is right or wrong. */
+export function Explained({
+  sitting,
+  explanation,
+  withUnit,
+}: {
+  sitting: string;
+  explanation: View<'Explanation'>;
+  /** Shows the case or text as well, where it is not on screen already. */
+  withUnit?: boolean;
+}) {
+  const { question, unit, evidence } = explanation;
+  const rightOf = (gap: string) => {
+    const right = explanation.parts.find(({ id }) => id === gap)?.right;
+    return <strong className="border-b-2 border-success">{right ? <Markdown inline>{right}</Markdown> : '…'}</strong>;
+  };
+  return (
+    <div className="grid gap-6">
+      {withUnit && unit && (
+        <details className="max-w-[75ch]" open={unit.kind === 'passage'}>
+          <summary className="min-h-11 cursor-pointer font-bold text-primary">{unit.title}</summary>
+          <UnitPanel unit={unit} position={question.position} evidence={evidence} />
+        </details>
+      )}
+      <div className="text-lg">
+        <GapContext value={rightOf}>
+          <Markdown>{question.stem}</Markdown>
+        </GapContext>
+      </div>
+      <p className="flex flex-wrap items-center gap-x-4 gap-y-1 font-bold">
+        <Outcome outcome={explanation.outcome} />
+        <span className="font-normal">
+          {explanation.outcome === 'pending' ? 'Not marked yet, ' : `${explanation.marks} of `}
+          {question.marks} {question.marks === '1' ? 'mark' : 'marks'}, {duration(explanation.activeMs)} on screen
+        </span>
+      </p>
+      {question.body.kind === 'written' ? (
+        <RubricMarking key={question.position} sitting={sitting} explanation={explanation} />
+      ) : (
+        <Parts explanation={explanation} />
+      )}
+      {evidence.length > 0 && (
+        <section className="max-w-[75ch]">
+          <h2 className="mb-1 font-bold">What in the text proves it</h2>
+          {evidence.map((sentence) => (
+            <blockquote key={sentence} className="border-l-4 border-base-300 pl-4">
+              {sentence}
+            </blockquote>
+          ))}
+        </section>
+      )}
+      <section className="max-w-[75ch] border-l-4 border-accent pl-4">
+        <h2 className="mb-1 font-bold">To take with you</h2>
+        <Markdown>{explanation.rationale}</Markdown>
+        {explanation.references.length > 0 && (
+          <p className="mt-3 flex flex-wrap gap-x-4 gap-y-1">
+            In the handbook:
+            {explanation.references.map(({ code, title }) => (
+              <Link key={code} to={`/handbook/${explanation.exam}/${code}`} target="_blank" rel="noopener">
+                {title}
+              </Link>
+            ))}
+          </p>
+        )}
+      </section>
+      <p className="flex flex-wrap gap-2">
+        <Chip>{explanation.topic}</Chip>
+        <Chip>{explanation.subtopic}</Chip>
+        <Chip>{explanation.difficulty}</Chip>
+      </p>
+    </div>
+  );
+}

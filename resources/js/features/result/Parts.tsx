@@ -1,0 +1,97 @@
+import clsx from 'clsx';
+import type { View } from '../../api/client';
+import { Chip } from '../../ui/Chip';
+import { Markdown } from '../../ui/Markdown';
+import { partName } from './partName';
+import { ShownPicture } from './ShownPicture';
+
+type Part = View<'Part'>;
+
+/** What a right or wrong answer is called, by what kind of part it is. */
+const RIGHT: Partial<Record<Part['role'], string>> = { option: 'Right answer', target: 'Found' };
+const WRONG: Partial<Record<Part['role'], string>> = {
+  option: 'Your choice',
+  slip: 'Yours',
+  decoy: 'You pointed here',
+};
+
+/** Every part of a question: what was answered, what is right, and why. */
+export function Parts({ explanation }: { explanation: View<'Explanation'> }) {
+  const { question, parts, tolerance } = explanation;
+  const main = parts.filter(({ role }) => role !== 'slip');
+  const slips = parts.filter(({ role }) => role === 'slip');
+  return (
+    <div className="grid gap-4">
+      {question.body.kind === 'picture' && <ShownPicture explanation={explanation} picture={question.body.picture} />}
+      {main.length > 0 && <List parts={main} tolerance={tolerance} />}
+      {slips.length > 0 && (
+        <section className="grid gap-3">
+          <h2 className="font-bold">How people come to other numbers</h2>
+          <List parts={slips} tolerance={null} />
+        </section>
+      )}
+    </div>
+  );
+}
+
+function List({ parts, tolerance }: { parts: Part[]; tolerance: string | null }) {
+  return (
+    <ul className="grid max-w-[75ch] gap-3">
+      {parts.map((part) => (
+        <One
+          key={part.id}
+          part={part}
+          name={partName(part, parts)}
+          tolerance={part.role === 'number' ? tolerance : null}
+        />
+      ))}
+    </ul>
+  );
+}
+
+function One({ part, name, tolerance }: { part: Part; name: string; tolerance: string | null }) {
+  const { role, verdict, right, mine } = part;
+  // These ask for something of their own; the others are themselves right or wrong to choose.
+  const asks = role === 'row' || role === 'gap' || role === 'number' || role === 'item';
+  const isKey = verdict === 'right' || (verdict === 'missing' && !asks);
+  return (
+    <li
+      className={clsx(
+        'rounded-field border p-3',
+        isKey ? 'border-2 border-success' : verdict === 'wrong' ? 'border-2 border-error' : 'border-base-300',
+      )}
+    >
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+        {role === 'item' && <span className="font-mono font-bold">{name}</span>}
+        <span className="font-bold">
+          <Markdown inline>{part.text || name}</Markdown>
+        </span>
+        {isKey && !asks && <Chip>✓ {verdict === 'right' ? (RIGHT[role] ?? 'Right') : missing(role)}</Chip>}
+        {role === 'option' && verdict === 'right' && <Chip>Your choice</Chip>}
+        {verdict === 'wrong' && !asks && WRONG[role] && <Chip>{WRONG[role]}</Chip>}
+        {right !== null && (
+          <Chip>
+            ✓ <Markdown inline>{right}</Markdown>
+            {tolerance && tolerance !== '0' && ` give or take ${tolerance}`}
+          </Chip>
+        )}
+        {asks && verdict !== 'right' && (
+          <Chip>
+            You: <Markdown inline>{mine === null ? 'nothing' : role === 'item' ? `place ${mine}` : mine}</Markdown>
+          </Chip>
+        )}
+        {part.ruledOut && <Chip>You ruled it out</Chip>}
+      </div>
+      {part.why && (
+        <div className="mt-1">
+          <Markdown>{part.why}</Markdown>
+        </div>
+      )}
+    </li>
+  );
+}
+
+function missing(role: Part['role']): string {
+  if (role === 'target') return 'It was here';
+  return role === 'option' ? 'Right answer' : 'Right';
+}

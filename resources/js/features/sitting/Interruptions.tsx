@@ -1,0 +1,108 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { Button, ButtonLink } from '../../ui/Button';
+import { Failure } from '../../ui/Failure';
+import { Loading } from '../../ui/Loading';
+import { Notice } from '../../ui/Notice';
+import { count } from '../../ui/words';
+import type { Link as SittingLink, SittingStore } from './sittingStore';
+
+/** What stands in place of a sitting while it cannot be shown. */
+export function NotHere({ id, link, store }: { id: string; link: SittingLink; store: SittingStore }) {
+  if (link.kind === 'elsewhere') {
+    const one = link.waiting === 1;
+    return (
+      <Alone>
+        <Notice
+          tone="warn"
+          action={
+            <Button weight="main" onClick={() => void store.open(true)}>
+              Go on here
+            </Button>
+          }
+        >
+          {link.message}
+          {link.waiting > 0 &&
+            ` ${count(link.waiting, 'answer')} that you made here ${one ? 'is' : 'are'} not saved yet; go on here to save ${one ? 'it' : 'them'}.`}
+        </Notice>
+        <p>
+          <Link to="/">Go to today</Link>
+        </p>
+      </Alone>
+    );
+  }
+  if (link.kind === 'signedOut') {
+    return (
+      <Alone>
+        <Notice
+          tone="warn"
+          action={
+            <ButtonLink weight="main" to={`/sign-in?to=/sit/${id}`}>
+              Sign in
+            </ButtonLink>
+          }
+        >
+          You have been signed out. What you did is kept on this device and is saved once you sign in again.
+        </Notice>
+      </Alone>
+    );
+  }
+  return (
+    <Alone>
+      {link.kind === 'failed' ? (
+        <Failure error={link.error} retry={() => void store.open()} />
+      ) : (
+        <Loading what="Opening your test" />
+      )}
+    </Alone>
+  );
+}
+
+function Alone({ children }: { children: ReactNode }) {
+  return <main className="mx-auto grid max-w-2xl gap-6 p-6 pt-16">{children}</main>;
+}
+
+export function Paused({ onResume, timed }: { onResume: () => void; timed: boolean }) {
+  return (
+    <Standstill title="Paused" go="Go on" onGo={onResume}>
+      {timed ? 'The clock stands still. ' : ''}You can close this page; every answer is kept, and you go on at the same
+      question.
+    </Standstill>
+  );
+}
+
+export function OnBreak({ onEnd }: { onEnd: () => void }) {
+  return (
+    <Standstill title="On a break" go="End the break" onGo={onEnd}>
+      The clock goes on. Questions that you have seen stay as they are; those after them are still open to you.
+    </Standstill>
+  );
+}
+
+/** Said before a break, since it cannot be taken back. */
+export function BreakCheck({ onTake, onBack }: { onTake: () => void; onBack: () => void }) {
+  return (
+    <section className="grid max-w-2xl justify-items-start gap-4">
+      <h1 className="text-2xl font-bold">Before your break</h1>
+      <p>The clock does not stop. Every question that you have seen is closed: you cannot go back to change it.</p>
+      <div className="flex flex-wrap gap-3">
+        <Button onClick={onTake}>Begin the break</Button>
+        <Button weight="main" onClick={onBack}>
+          Go back to the questions
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+function Standstill(props: { title: string; children: ReactNode; go: string; onGo: () => void }) {
+  return (
+    <section className="mx-auto grid max-w-xl justify-items-start gap-4 pt-10">
+      <h1 className="text-2xl font-bold">{props.title}</h1>
+      <p>{props.children}</p>
+      <Button weight="main" onClick={props.onGo}>
+        {props.go}
+      </Button>
+    </section>
+  );
+}

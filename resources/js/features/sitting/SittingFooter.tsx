@@ -1,0 +1,56 @@
+import { ChevronLeft, Flag, FlagOff } from 'lucide-react';
+import { Button } from '../../ui/Button';
+import type { QuestionState } from './sittingStore';
+
+/** What can be done with the question on screen, always in reach of the thumb. */
+export function SittingFooter(props: {
+  state: QuestionState;
+  last: boolean;
+  tutor: boolean;
+  onGo: (position: number) => void;
+  onFlag: (on: boolean) => void;
+  onCheck: () => void;
+  onHandIn: () => void;
+}) {
+  const { state, last } = props;
+  const unchecked = props.tutor && !state.checked;
+  return (
+    <footer className="sticky bottom-0 border-t border-base-300 bg-base-100 px-4 py-2.5 sm:px-6">
+      <div className="mx-auto flex max-w-5xl items-center gap-2 sm:gap-3">
+        <Button onClick={() => props.onGo(state.position - 1)} disabled={state.position === 0}>
+          <ChevronLeft aria-hidden="true" className="size-4.5 sm:hidden" />
+          <span className="max-sm:sr-only">Back</span>
+        </Button>
+        <Button aria-pressed={state.flagged} onClick={() => props.onFlag(!state.flagged)}>
+          {state.flagged ? (
+            <FlagOff aria-hidden="true" className="size-4.5" />
+          ) : (
+            <Flag aria-hidden="true" className="size-4.5" />
+          )}
+          <span className="max-sm:sr-only">{state.flagged ? 'Unflag' : 'Flag'}</span>
+        </Button>
+        <span className="flex-1" />
+        {(!last || unchecked) && (
+          // On a phone there is room for four; handing in is offered again once this question is checked.
+          <Button weight="quiet" className={unchecked && !last ? 'max-sm:hidden' : ''} onClick={props.onHandIn}>
+            Hand in
+          </Button>
+        )}
+        {unchecked ? (
+          <Button weight="main" disabled={!state.response} onClick={props.onCheck}>
+            Check
+          </Button>
+        ) : last ? (
+          <Button weight="main" onClick={props.onHandIn}>
+            Hand in
+          </Button>
+        ) : null}
+        {!last && (
+          <Button weight={unchecked ? 'plain' : 'main'} onClick={() => props.onGo(state.position + 1)}>
+            Next
+          </Button>
+        )}
+      </div>
+    </footer>
+  );
+}

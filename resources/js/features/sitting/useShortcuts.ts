@@ -1,0 +1,34 @@
+import { useEffect } from 'react';
+import { meaning, type Shortcuts } from './shortcuts';
+import type { QuestionState, SittingStore } from './sittingStore';
+
+/** Keys while sitting; none while one types, and none with Ctrl, Alt or the like. */
+export function useShortcuts(on: {
+  shortcuts: Shortcuts;
+  store: SittingStore;
+  state: QuestionState | undefined;
+  count: number;
+  options: string[];
+  go: (position: number) => void;
+  off: boolean;
+}): void {
+  const { shortcuts, store, state, count, options, go, off } = on;
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const typing =
+        event.target instanceof HTMLElement &&
+        event.target.closest('input:not([type=radio]), textarea, select, dialog');
+      if (off || !state || typing || event.ctrlKey || event.metaKey || event.altKey) return;
+      const does = meaning(shortcuts, event.key);
+      if (does === 'back' && state.position > 0) go(state.position - 1);
+      else if (does === 'on' && state.position < count - 1) go(state.position + 1);
+      else if (does === 'flag') store.flag(state.position, !state.flagged);
+      else if (typeof does === 'number') {
+        const option = options[does - 1];
+        if (option && !state.locked) store.answer(state.position, { choice: option });
+      }
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  });
+}

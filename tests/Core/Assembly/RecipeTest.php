@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Assembly;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\InvalidRecipe;
+use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Assembly\Pool;
+use Uplandia\Core\Assembly\Recipe;
+use Uplandia\Core\Assembly\Spread;
+use Uplandia\Core\Marking\Outcome;
+use Uplandia\Core\Question\Difficulty;
+use Uplandia\Core\Question\Kind;
+
+final class RecipeTest extends TestCase
+{
+    private const CHOICES = [
+        'version' => 1,
+        'topics' => ['nav', 'wx.storm'],
+        'pools' => ['missed', 'due'],
+        'difficulties' => ['hard'],
+        'kinds' => ['number', 'picture'],
+        'tags' => ['paper' => ['2024', '2025']],
+        'words' => 'lapse rate',
+        'count' => 12,
+        'mode' => 'timed',
+        'spread' => 'even',
+        'minutes' => 20,
+    ];
+
+    public function test_it_is_read_and_written_the_same(): void
+    {
+        $recipe = Recipe::of(self::CHOICES);
+        self::assertSame(self::CHOICES, $recipe->toArray());
+        self::assertSame(
+            [Mode::Timed, Spread::Even, 12, 20],
+            [$recipe->mode, $recipe->spread, $recipe->count, $recipe->minutes],
+        );
+        self::assertSame(
+            [[Pool::Missed, Pool::Due], [Difficulty::Hard], [Kind::Number, Kind::Picture]],
+            [$recipe->filters->pools, $recipe->filters->difficulties, $recipe->filters->kinds],
+        );
+    }
+
+    public function test_what_is_not_said_is_all_of_it(): void
+    {
+        $recipe = Recipe::of(['count' => 1, 'mode' => 'tutor']);
+        self::assertEquals(new Filters(), $recipe->filters);
+        self::assertSame(
+            [Spread::Blueprint, null, null],
+            [$recipe->spread, $recipe->minutes, $recipe->filters->topics],
+        );
+        self::assertSame([], $recipe->filters->dropped());
+    }
+
+    public function test_each_filter_can_be_dropped_and_only_those_in_use(): void
+    {
+        $filters = Filters::of(self::CHOICES);
+        $dropped = $filters->dropped();
+        self::assertSame(['topics', 'pools', 'difficulties', 'kinds', 'tags', 'words'], array_keys($dropped));
+        self::assertNull($dropped['topics']->topics);
+        self::assertSame([[], $filters->kinds], [$dropped['pools']->pools, $dropped['pools']->kinds]);
+        self::assertSame('', $dropped['words']->words);
+        self::assertSame(['kinds'], array_keys((new Filters(kinds: [Kind::Single]))->dropped()));
+    }
+
+    public function test_the_same_value_twice_is_one(): void
+    {
+        self::assertSame(['nav'], Filters::of(['topics' => ['nav', 'nav']])->topics);
+    }
+
+    public function test_every_outcome_puts_a_question_into_one_pool_and_what_was_not_reached_stays_new(): void
+    {
+        self::assertSame(
+            [
+                'right' => 'got_it',
+                'partly' => 'partly',
+                'missed' => 'missed',
+                'left_blank' => 'left_blank',
+                'not_reached' => 'new',
+                'pending' => 'to_be_marked',
+            ],
+            array_combine(
+                array_column(Outcome::cases(), 'value'),
+                array_map(fn (Outcome $outcome): string => Pool::ofOutcome($outcome)->value, Outcome::cases()),
+            ),
+        );
+        self::assertSame(Pool::NewToMe, Pool::ofOutcome(null));
+        self::assertSame(
+            [null, Outcome::Pending, null],
+            [Pool::NewToMe->outcome(), Pool::ToBeMarked->outcome(), Pool::Flagged->outcome()],
+        );
+        foreach (Pool::cases() as $pool) {
+            self::assertNotSame('', $pool->words());
+        }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> what is chosen, the reason it is refused for */
+    public static function mistakes(): iterable
+    {
+        yield 'no questions' => [['count' => 0], 'count'];
+        yield 'too many' => [['count' => 501], 'count'];
+        yield 'half a question' => [['count' => 2.5], 'malformed'];
+        yield 'no topic' => [['topics' => []], 'topics'];
+        yield 'topics that are no list' => [['topics' => 'nav'], 'malformed'];
+        yield 'a topic that is no text' => [['topics' => [7]], 'malformed'];
+        yield 'an unknown pool' => [['pools' => ['luck']], 'pools'];
+        yield 'an unknown kind' => [['kinds' => ['riddle']], 'kinds'];
+        yield 'an unknown difficulty' => [['difficulties' => ['fiendish']], 'difficulties'];
+        yield 'an unknown mode' => [['mode' => 'nap'], 'mode'];
+        yield 'an unknown spread' => [['spread' => 'thick'], 'spread'];
+        yield 'no time' => [['minutes' => 0], 'minutes'];
+        yield 'ten hours and more' => [['minutes' => 601], 'minutes'];
+        yield 'tags that are no map of lists' => [['tags' => ['paper' => '2024']], 'malformed'];
+        yield 'a search without end' => [['words' => str_repeat('x', 201)], 'words'];
+        yield 'words that are none' => [['words' => ['a']], 'words'];
+        yield 'values without end' => [['tags' => ['paper' => array_map(strval(...), range(1, 51))]], 'too_many'];
+        yield 'a recipe from the future' => [['version' => 2], 'version'];
+    }
+
+    /** @param  array<string, mixed>  $change */
+    #[DataProvider('mistakes')]
+    public function test_a_mistake_is_refused_with_a_sentence_and_a_reason(array $change, string $reason): void
+    {
+        try {
+            Recipe::of($change + self::CHOICES);
+            self::fail('It was taken.');
+        } catch (InvalidRecipe $refused) {
+            self::assertSame($reason, $refused->reason);
+            self::assertStringEndsWith('.', $refused->getMessage());
+        }
+    }
+}

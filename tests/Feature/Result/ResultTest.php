@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Result;
+
+use App\Question\QuestionVersion;
+use App\Workshop\BankLoader;
+use Illuminate\Support\Carbon;
+use LogicException;
+use Tests\Feature\TestCase;
+
+final class ResultTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->travelTo(Carbon::parse('2026-06-01 09:00:00'));
+        $this->actingAs($this->candidate());
+    }
+
+    /** Answers the first questions right, the next wrong, and leaves the others blank. */
+    private function sit(int $right, int $wrong, int $count = 6): string
+    {
+        $sitting = $this->build(['count' => $count]);
+        $opened = $this->open($sitting);
+        foreach (range(0, $right + $wrong - 1) as $position) {
+            $this->send($sitting, [
+                ['id' => "s{$position}", 'seq' => 10 + 2 * $position, 'kind' => 'shown', 'position' => $position],
+            ]);
+            $this->travel(20)->seconds();
+            $this->send($sitting, [
+                $this->answer($position, $this->option($opened, $position, $position < $right), 11 + 2 * $position),
+            ]);
+        }
+        $this->handIn($sitting)->assertOk();
+
+        return $sitting;
+    }
+
+    public function test_a_result_gives_both_shares_and_how_many_were_answered(): void
+    {
+        $result = $this->getJson('/api/sittings/'.$this->sit(3, 1).'/result')->assertOk();
+
+        $result
+            ->assertJsonPath('tally.marks', '3')
+            ->assertJsonPath('tally.possible', '6')
+            ->assertJsonPath('tally.shareOfAll', '50')
+            ->assertJsonPath('tally.shareOfAnswered', '75')
+            ->assertJsonPath('tally.answered', 4)
+            ->assertJsonPath('tally.leftBlank', 0)
+            ->assertJsonPath('tally.notReached', 2)
+            ->assertJsonPath('tally.meanMs', 20_000)
+            ->assertJsonPath('counts', false)
+            ->assertJsonPath('cut', '65');
+        self::assertSame(
+            6,
+            array_sum(array_map(fn (array $topic): int => $topic['tally']['questions'], $result->json('topics'))),
+        );
+    }
+
+    public function test_a_review_lists_every_question_and_explains_each(): void
+    {
+        $sitting = $this->sit(1, 1);
+        $items = $this->getJson("/api/sittings/{$sitting}/review")
+            ->assertOk()
+            ->json('items');
+        self::assertSame(
+            ['right', 'missed', 'not_reached', 'not_reached', 'not_reached', 'not_reached'],
+            array_column($items, 'outcome'),
+        );
+        foreach (array_keys($items) as $position) {
+            $explained = $this->getJson("/api/sittings/{$sitting}/questions/{$position}")->assertOk();
+            self::assertCount(4, array_filter(array_column($explained->json('parts'), 'why')));
+            self::assertStringStartsWith('SECRET-RATIONALE', $explained->json('rationale'));
+        }
+        $this->getJson("/api/sittings/{$sitting}/questions/6")->assertNotFound();
+    }
+
+    public function test_pools_follow_the_latest_outcome_and_the_next_test_is_built_from_what_was_missed(): void
+    {
+        $this->sit(3, 2);
+        $counts = $this->getJson('/api/exams/small-hills/builder')->json('counts');
+        self::assertSame(
+            [
+                'all' => 12,
+                'new' => 7,
+                'gotIt' => 3,
+                'partly' => 0,
+                'missed' => 2,
+                'leftBlank' => 0,
+                'toBeMarked' => 0,
+                'flagged' => 0,
+            ],
+            $counts,
+        );
+
+        $again = $this->open($this->build(['pools' => ['missed'], 'count' => 2]));
+        self::assertCount(2, $again['questions']);
+        $this->postJson('/api/exams/small-hills/tests', [
+            'topics' => ['ridge', 'water'],
+            'pools' => ['missed'],
+            'count' => 3,
+            'mode' => 'tutor',
+        ])->assertStatus(422);
+    }
+
+    public function test_an_edit_makes_a_new_version_and_never_changes_a_past_result(): void
+    {
+        $sitting = $this->sit(6, 0);
+        $folder = sys_get_temp_dir().'/uplandia-edit-'.getmypid();
+        @mkdir("{$folder}/questions", 0777, true);
+        @mkdir("{$folder}/handbook");
+        copy(__DIR__.'/../exam/handbook/1.md', "{$folder}/handbook/1.md");
+        copy(__DIR__.'/../exam/exam.yaml', "{$folder}/exam.yaml");
+        $text = (string) file_get_contents(__DIR__.'/../exam/questions/all.yaml');
+        file_put_contents(
+            "{$folder}/questions/all.yaml",
+            str_replace(['right"', 'wrong 0"'], ['now wrong"', 'now right"'], $text),
+        );
+        $before = $this->getJson("/api/sittings/{$sitting}/questions/0")->json();
+
+        self::assertSame(['questions' => 12, 'changed' => 12], app(BankLoader::class)->load($folder));
+        self::assertSame(['questions' => 12, 'changed' => 0], app(BankLoader::class)->load($folder));
+        self::assertSame($before, $this->getJson("/api/sittings/{$sitting}/questions/0")->json());
+        self::assertSame(24, QuestionVersion::query()->count());
+        $this->expectException(LogicException::class);
+        QuestionVersion::query()
+            ->firstOrFail()
+            ->update(['marks' => '9']);
+    }
+}
