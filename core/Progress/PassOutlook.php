@@ -56,8 +56,7 @@ final readonly class PassOutlook
 
         return new self(
             chance: $today,
-            // The chance itself weighs all of the doubt, so it can lie outside the two ends; the range then reaches to
-            // it.
+            // The chance itself weighs all of the doubt, so it can lie outside the two ends: the range reaches to it.
             range: new Interval(min($low, $today), max($high, $today)),
             expected: $expected,
             deviation: $deviation,

@@ -21,7 +21,7 @@ final readonly class Timing
 
     /**
      * @param  list<int>  $slowest  positions of the five longest on screen, longest first
-     * @param  list<float|null>  $quarters  mean credit of each quarter of the test; null: it has no questions
+     * @param  list<float|null>  $quarters  mean credit of each quarter of the test; null: it has none that was reached and marked
      * @param  list<int>  $fastAndMissed  positions missed in under two thirds of the cohort's median time
      * @param  list<int>  $slowAndMissed  positions missed in over one and a half times the median
      */
@@ -42,7 +42,7 @@ final readonly class Timing
         foreach ($answers as $i => $answer) {
             $times[$answer->position] = $answer->ms;
             $quarter = intdiv($i * self::QUARTERS, $n);
-            if ($answer->credit->outcome !== Outcome::Pending) {
+            if (! in_array($answer->credit->outcome, [Outcome::Pending, Outcome::NotReached], true)) {
                 $sums[$quarter] += $answer->share();
                 $counts[$quarter]++;
             }

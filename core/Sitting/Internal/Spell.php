@@ -43,8 +43,7 @@ final class Spell
 
     /**
      * Whether something was done in it. Events come in the order of receipt, so one that comes while the spell is open
-     * was
-     * done in it, unless it was done before and overtaken on the way.
+     * was done in it, unless it was done before and overtaken on the way.
      */
     public function holds(Event $event): bool
     {

@@ -282,6 +282,13 @@ final class CalibrationTest extends TestCase
 
     public function test_upper_and_lower_are_twenty_seven_in_a_hundred(): void
     {
+        // Of 37 people ten, where 25 % were nine and 30 % eleven: right are the ten best, and the tenth from below.
+        $looks = [];
+        foreach (range(0, 36) as $person) {
+            $looks[] = new Look($person, 0, $person >= 27 || $person === 9 ? 1.0 : 0.0);
+            $looks[] = new Look($person, 1, $person / 36);
+        }
+        self::assertEqualsWithDelta(0.9, ItemAnalysis::of($looks)[0]->upperLower, 1e-12);
         // Eleven people: 27 % are three. The three best by the rest got it right, of the others only the two worst.
         $looks = [];
         foreach (range(0, 10) as $person) {

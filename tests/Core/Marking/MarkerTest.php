@@ -416,6 +416,10 @@ final class MarkerTest extends TestCase
     {
         yield 'no-break space' => ["\u{00A0}"];
         yield 'zero-width space' => ["\u{200B}"];
+        yield 'a separator of vowels' => ["\u{180E}"];
+        yield 'a joiner of words' => ["\u{2060}"];
+        yield 'a mark of byte order' => ["\u{FEFF}"];
+        yield 'a new line of old' => ["\u{85}"];
         yield 'zero-width joiner and no-break' => ["\u{200D}\u{FEFF}"];
         yield 'ideographic space and line separator' => ["\u{3000}\u{2028}"];
         yield 'word joiner' => [" \u{2060}\t"];

@@ -61,6 +61,7 @@ final class ResultTest extends TestCase
             'p' => Credit::ratio(1, 2),
             'm' => Credit::nothing(),
             'w' => Credit::pending(),
+            'n' => Credit::notReached(),
             default => Credit::leftBlank(),
         };
     }
@@ -159,6 +160,40 @@ final class ResultTest extends TestCase
         ]);
 
         self::assertSame([2, 1, 1], [$changes->wrongToRight, $changes->rightToWrong, $changes->wrongToWrong]);
+    }
+
+    public function test_two_thirds_of_the_median_and_its_half_more_are_neither_quick_nor_slow(): void
+    {
+        $missed = fn (int $position, int $ms): QuestionResult => new QuestionResult(
+            position: $position,
+            labels: [],
+            credit: $this->credit('m'),
+            scheme: new MarkScheme(),
+            firstCredit: null,
+            ms: $ms,
+            cohortMedianMs: 60_000.0,
+        );
+        $timing = Timing::of([$missed(0, 39_999), $missed(1, 40_000), $missed(2, 90_000), $missed(3, 90_001)]);
+
+        self::assertSame([[0], [3]], [$timing->fastAndMissed, $timing->slowAndMissed]);
+    }
+
+    public function test_what_was_not_reached_says_nothing_of_fading(): void
+    {
+        $timing = Timing::of($this->answers('rrrrrrnn'));
+
+        self::assertSame([1.0, 1.0, 1.0, null], $timing->quarters);
+        self::assertFalse($timing->fades());
+        self::assertTrue(Timing::of($this->answers('rrrrrrbb'))->fades());
+    }
+
+    public function test_ten_questions_are_no_short_test(): void
+    {
+        $cut = BigRational::of('1/2');
+        $opening = fn (string $results): string => Headline::of($this->answers($results), $cut)->opening;
+
+        self::assertStringContainsString('short test', $opening('rrrrrrrrr'));
+        self::assertStringNotContainsString('short test', $opening('rrrrrrrrrr'));
     }
 
     public function test_timing_names_the_slowest_the_quarters_and_quick_and_slow_misses(): void

@@ -443,6 +443,40 @@ final class FoldTest extends TestCase
         );
     }
 
+    public function test_what_was_done_at_the_very_moment_of_a_pause_or_break_was_done_outside_it(): void
+    {
+        $spells = [
+            [$this->terms(), EventKind::Paused, EventKind::Resumed],
+            [$this->terms(pausable: false, breaks: 1), EventKind::BreakBegan, EventKind::BreakEnded],
+        ];
+        foreach ($spells as [$terms, $began, $ended]) {
+            $this->seq = 100;
+            $from = $this->event($began, 20);
+            $to = $this->event($ended, 40);
+            // Made in the browser at a moment, received at another; the position tells them apart.
+            $act = fn (int $seq, int $position, int $madeAt, int $at): Event => new Event(
+                id: "act-{$position}",
+                seq: $seq,
+                kind: EventKind::Answered,
+                at: $at,
+                madeAt: $madeAt,
+                position: $position,
+                value: ['choice' => 'a'],
+            );
+            $before = $act(50, 0, 20_000, 21_000);
+            $within = $act(51, 1, 20_001, 41_000);
+            $atStart = $act(52, 1, 20_000, 41_000);
+            $atEnd = $act(120, 2, 40_000, 41_000);
+            $state = Fold::of($terms, [$this->started(), $from, $before, $to, $atEnd], 60_000);
+            self::assertSame([], $state->refused, $began->value);
+            self::assertSame(2, $state->answered());
+
+            $late = Fold::of($terms, [$this->started(), $from, $to, $within], 60_000);
+            self::assertSame(['act-1'], array_keys($late->refused), $began->value);
+            self::assertSame([], Fold::of($terms, [$this->started(), $from, $to, $atStart], 60_000)->refused);
+        }
+    }
+
     public function test_a_series_cannot_be_reopened_with_an_older_sequence(): void
     {
         $terms = $this->terms(items: [new Item(0, 's'), new Item(0, 's'), new Item()]);
