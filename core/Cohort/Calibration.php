@@ -124,29 +124,26 @@ final readonly class Calibration
         foreach ($a as $item => $slope) {
             $prior = $author[$item] ?? null;
             $intercept = $d[$item];
-            $steps = $answers->perItem[$item] === 0 && $prior === null ? 0 : 3;
-            for ($step = 0; $step < $steps; $step++) {
-                [$ga, $gd, $iaa, $iad, $idd] = self::scores(
-                    n: $expected->n[$item],
-                    r: $expected->r[$item],
-                    nodes: $grid->nodes,
+            $likelihood = static fn (float $slope, float $intercept): array => self::scores(
+                n: $expected->n[$item],
+                r: $expected->r[$item],
+                nodes: $grid->nodes,
+                a: $slope,
+                d: $intercept,
+                c: $chance[$item],
+            );
+            /** @var \Closure(float, float): array{float, float, float, float, float} $posterior */
+            $posterior = $prior === null
+                ? $likelihood
+                : fn (float $slope, float $intercept): array => $this->shrunk(
+                    scores: $likelihood($slope, $intercept),
                     a: $slope,
                     d: $intercept,
-                    c: $chance[$item],
+                    prior: $prior,
                 );
-                if ($prior !== null) {
-                    [$ga, $gd, $iaa, $iad, $idd] = self::shrunk(
-                        ga: $ga,
-                        gd: $gd,
-                        iaa: $iaa,
-                        iad: $iad,
-                        idd: $idd,
-                        a: $slope,
-                        d: $intercept,
-                        prior: $prior,
-                        model: $this->model,
-                    );
-                }
+            $steps = $answers->perItem[$item] === 0 && $prior === null ? 0 : 3;
+            for ($step = 0; $step < $steps; $step++) {
+                [$ga, $gd, $iaa, $iad, $idd] = $posterior($slope, $intercept);
                 if ($this->model === Model::Rasch) {
                     $intercept += self::bounded($gd / max($idd, 1e-9));
 
@@ -162,27 +159,7 @@ final readonly class Calibration
             $nextA[] = $slope;
             $nextD[] = $intercept;
             if ($this->model === Model::Rasch) {
-                [$ga, $gd, $iaa, $iad, $idd] = self::scores(
-                    n: $expected->n[$item],
-                    r: $expected->r[$item],
-                    nodes: $grid->nodes,
-                    a: $slope,
-                    d: $intercept,
-                    c: $chance[$item],
-                );
-                if ($prior !== null) {
-                    [$ga, , $iaa, $iad, $idd] = self::shrunk(
-                        ga: $ga,
-                        gd: $gd,
-                        iaa: $iaa,
-                        iad: $iad,
-                        idd: $idd,
-                        a: $slope,
-                        d: $intercept,
-                        prior: $prior,
-                        model: $this->model,
-                    );
-                }
+                [$ga, , $iaa, $iad, $idd] = $posterior($slope, $intercept);
                 $slopeGradient += $ga;
                 $slopeInformation += $iaa - ($iad * $iad) / max($idd, 1e-9);
             }
@@ -233,26 +210,19 @@ final readonly class Calibration
     /**
      * Adds the priors, with Gauss–Newton curvature.
      *
+     * @param  array{float, float, float, float, float}  $scores
      * @return array{float, float, float, float, float}
      */
-    private static function shrunk(
-        float $ga,
-        float $gd,
-        float $iaa,
-        float $iad,
-        float $idd,
-        float $a,
-        float $d,
-        float $prior,
-        Model $model,
-    ): array {
+    private function shrunk(array $scores, float $a, float $d, float $prior): array
+    {
+        [$ga, $gd, $iaa, $iad, $idd] = $scores;
         $off = -$d / $a - $prior;
         $byA = $d / ($a * $a);
         $byD = -1 / $a;
-        [$aa, $ad, $dd] = self::priorInformation($a, $d, $model);
+        [$aa, $ad, $dd] = self::priorInformation($a, $d, $this->model);
 
         return [
-            $ga - $off * $byA - ($model === Model::TwoParameter ? log($a) / self::SLOPE_VARIANCE / $a : 0),
+            $ga - $off * $byA - ($this->model === Model::TwoParameter ? log($a) / self::SLOPE_VARIANCE / $a : 0),
             $gd - $off * $byD,
             $iaa + $aa,
             $iad + $ad,

@@ -21,7 +21,8 @@ final readonly class Timing
 
     /**
      * @param  list<int>  $slowest  positions of the five longest on screen, longest first
-     * @param  list<float|null>  $quarters  mean credit of each quarter of the test; null: it has none that was reached and marked
+     * @param  list<float|null>  $quarters  mean credit of each quarter of the test; null: none of it was
+     *   reached and marked
      * @param  list<int>  $fastAndMissed  positions missed in under two thirds of the cohort's median time
      * @param  list<int>  $slowAndMissed  positions missed in over one and a half times the median
      */
