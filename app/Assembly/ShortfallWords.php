@@ -63,7 +63,12 @@ final readonly class ShortfallWords
         $without = [];
         foreach ($recipe->filters->dropped() as $name => $filters) {
             $without[$name] = [
-                'all' => array_sum(array_column($this->bank->supplies($exam, $user, $filters, $syllabus), 'total')),
+                'all' => array_sum(
+                    array_column(
+                        $this->bank->supplies(exam: $exam, user: $user, filters: $filters, syllabus: $syllabus),
+                        'total',
+                    ),
+                ),
             ];
         }
 

@@ -36,7 +36,7 @@ final readonly class TestBuilder
         return new CountView(
             available: $composition->available,
             shortfall: $composition->counts === null
-                ? $this->words->sentence($exam, $user, $recipe, $composition)
+                ? $this->words->sentence(exam: $exam, user: $user, recipe: $recipe, composition: $composition)
                 : null,
             below: $composition->below,
             above: $composition->above,
@@ -55,10 +55,13 @@ final readonly class TestBuilder
         $composition = $this->composition(exam: $exam, user: $user, recipe: $recipe, syllabus: $syllabus);
         if ($composition->counts === null) {
             $reason = $composition->available < $recipe->count ? 'too_few' : 'does_not_fit';
-            throw Refusal::unmet($reason, $this->words->sentence($exam, $user, $recipe, $composition));
+            throw Refusal::unmet(
+                $reason,
+                $this->words->sentence(exam: $exam, user: $user, recipe: $recipe, composition: $composition),
+            );
         }
         $seed = new Seed($seed ?? Str::random(32));
-        $pools = $this->bank->pools($exam, $user, $recipe->filters, $syllabus);
+        $pools = $this->bank->pools(exam: $exam, user: $user, filters: $recipe->filters, syllabus: $syllabus);
         $chosen = $syllabus->chosen($recipe->filters->topics);
         $drawn = [];
         foreach (array_values($chosen) as $i => $topics) {
@@ -98,7 +101,7 @@ final readonly class TestBuilder
 
     private function composition(Exam $exam, User $user, Recipe $recipe, Syllabus $syllabus): Composition
     {
-        $supplies = $this->bank->supplies($exam, $user, $recipe->filters, $syllabus);
+        $supplies = $this->bank->supplies(exam: $exam, user: $user, filters: $recipe->filters, syllabus: $syllabus);
         $byTop = $weights = [];
         foreach ($syllabus->chosen($recipe->filters->topics) as $top => $topics) {
             $supply = Supply::together(array_values(array_intersect_key($supplies, array_flip($topics))));

@@ -220,7 +220,12 @@ final class DemoCohort
             'cohort_ms' => null,
             'day' => Moment::day((int) $state->endedAt, 'UTC'),
         ]);
-        $outcomes = $this->settlement->project($sitting, $state, $paper['items'], $facts);
+        $outcomes = $this->settlement->project(
+            sitting: $sitting,
+            state: $state,
+            items: $paper['items'],
+            facts: $facts,
+        );
         foreach ($outcomes as $i => $row) {
             $question = (int) $row['question_id'];
             $outcomes[$i]['first_look'] = $row['outcome'] !== Outcome::NotReached->value && ! isset($met[$question]);

@@ -119,7 +119,7 @@ final readonly class DemoHistory
     {
         $mode = $progress >= ($story['timed_from'] ?? 0.5) ? Mode::Timed : Mode::Tutor;
         $again = new Filters(pools: [Pool::Missed, Pool::Partly, Pool::LeftBlank]);
-        $supplies = $this->bank->supplies($exam, $user, $again, Syllabus::of($exam));
+        $supplies = $this->bank->supplies(exam: $exam, user: $user, filters: $again, syllabus: Syllabus::of($exam));
         $wrong = array_sum(array_column($supplies, 'total'));
         if ($i % 3 === 2 && $wrong >= 4) {
             return new Recipe(
@@ -137,7 +137,10 @@ final readonly class DemoHistory
     {
         try {
             $seed = "{$user->made_up_as} ".$this->clock->now()->format('Y-m-d');
-            $sitting = Sitting::ready($this->builder->build($exam, $user, $recipe, $seed), $user);
+            $sitting = Sitting::ready(
+                $this->builder->build(exam: $exam, user: $user, recipe: $recipe, seed: $seed),
+                $user,
+            );
         } catch (Refusal) {
             return;
         }

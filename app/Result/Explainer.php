@@ -51,7 +51,7 @@ final readonly class Explainer
             response: $state->response === null ? null : (object) $state->response,
             outcome: ($state->seen ? $credit : $credit::notReached())->outcome,
             marks: Shown::decimal($item->scheme->marksFor($credit)),
-            parts: $this->parts->of($question, $item->question, $withheld, $state),
+            parts: $this->parts->of(view: $question, question: $item->question, withheld: $withheld, state: $state),
             tolerance: $this->parts->tolerance($item->question),
             rubric: $this->rubric($withheld),
             rubricMarks: $state->rubricMarks === null ? null : (object) $state->rubricMarks,

@@ -28,6 +28,7 @@ final readonly class HabitsView
         #[OA\Property(description: 'Answered questions narrowed to two options.')] public int $narrowedToTwo,
         #[OA\Property(description: 'Mean credit of those, 0 to 1.', nullable: true)] public ?float $accuracyNarrowed,
         #[OA\Property(description: 'Answers given faster than the question can be read.')] public int $rapidGuesses,
+        #[OA\Property(description: 'Too few said how sure they were to say much.')] public bool $surenessThin,
     ) {
     }
 }

@@ -35,8 +35,10 @@ final class OutcomesRecount
         $sittings = Sitting::query()
             ->with('test.exam', 'user')
             ->where('status', '!=', Stage::NotStarted)
-            ->when($email !== null, fn ($query) => $query
-                ->whereHas('user', fn ($user) => $user->where('email', $email)))
+            ->when(
+                $email !== null,
+                fn ($query) => $query->whereHas('user', fn ($user) => $user->where('email', $email)),
+            )
             ->orderBy('test_id')
             ->orderBy('id');
         foreach ($sittings->lazy(200) as $sitting) {
@@ -58,8 +60,7 @@ final class OutcomesRecount
             ->keyBy('position');
         $settled = array_filter(
             $items,
-            fn (TestItem $item): bool => $sitting->isHandedIn()
-                || $state->questions[$item->position]->isChecked(),
+            fn (TestItem $item): bool => $sitting->isHandedIn() || $state->questions[$item->position]->isChecked(),
         );
         if (array_keys($settled) !== $stored->keys()->all()) {
             return "Sitting {$sitting->id}: its outcomes are not those of its events.";
@@ -76,7 +77,9 @@ final class OutcomesRecount
                 ],
             )
             ->all();
-        foreach ($this->settlement->project($sitting, $state, $settled, $facts) as $row) {
+        foreach (
+            $this->settlement->project(sitting: $sitting, state: $state, items: $settled, facts: $facts) as $row
+        ) {
             $row['first_look'] = $this->isFirstLook($row);
             $differs = self::columnsThatDiffer($row, (array) $stored[$row['position']]);
             if ($differs !== []) {

@@ -61,7 +61,7 @@ final class ResultReader
             sections: $paper ? $this->sections($results, $exam, $cut->toFloat()) : [],
             levels: array_map(LevelView::of(...), $sureness->levels),
             footing: FootingView::of($sureness->footing),
-            habits: $this->habits($results),
+            habits: $this->habits($results, $sureness),
         );
     }
 
@@ -184,7 +184,7 @@ final class ResultReader
     }
 
     /** @param  list<QuestionResult>  $results */
-    private function habits(array $results): HabitsView
+    private function habits(array $results, SurenessReport $sureness): HabitsView
     {
         $changes = Changes::of($results);
         $striking = Striking::of($results);
@@ -199,6 +199,7 @@ final class ResultReader
             narrowedToTwo: $striking->narrowedToTwo,
             accuracyNarrowed: $striking->accuracyNarrowed,
             rapidGuesses: count(array_filter($results, fn (QuestionResult $result): bool => $result->isRapidGuess())),
+            surenessThin: $sureness->isThin(),
         );
     }
 }

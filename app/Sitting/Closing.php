@@ -48,7 +48,13 @@ final readonly class Closing
             if (! $sitting->hasBegun()) {
                 throw Refusal::unmet('not_started', 'This sitting has not begun, so there is nothing to hand in.');
             }
-            $refused = $this->recorder->take($sitting, $tab, $events, $awakeSince, $now);
+            $refused = $this->recorder->take(
+                sitting: $sitting,
+                tab: $tab,
+                events: $events,
+                awakeSince: $awakeSince,
+                now: $now,
+            );
             $stored = new SittingEvents($sitting);
             $stored->add([$stored->own(EventKind::HandedIn, $now)]);
             $state = $this->desk->state($sitting, $now);

@@ -11,6 +11,9 @@ use Uplandia\Core\Statistics\Wilson;
 /** How well stated sureness agrees with what came of it. Source: computation.md, section 6. */
 final readonly class SurenessReport
 {
+    /** Fewer stated answers say little of how well somebody knows what they know. */
+    private const FEWEST = 20;
+
     private const STATED = ['sure' => 0.95, 'leaning' => 0.65];
 
     /**
@@ -67,6 +70,12 @@ final readonly class SurenessReport
             brier: $n === 0 ? null : $square / $n,
             footing: $footing,
         );
+    }
+
+    /** Whether too few answers were stated to say much. */
+    public function isThin(): bool
+    {
+        return $this->n < self::FEWEST;
     }
 
     /**

@@ -139,3 +139,34 @@ test('somebody else’s sitting is a page that says there is nothing', async ({ 
   await other.goto(new URL(page.url()).pathname);
   await expect(other.getByText('There is nothing here.')).toBeVisible();
 });
+
+test('keys while sitting can be changed and turned off, and the route line can be skipped', async ({ page }) => {
+  await signInAs(page, 'Petra Quill');
+  await begin(page, { mode: 'Tutor', questions: 3 });
+  const heading = page.getByRole('heading', { name: /^Question \d of 3/ });
+  await page.keyboard.press(']');
+  await expect(heading).toContainText('Question 2');
+  await page.getByRole('button', { name: 'Keys' }).click();
+  await page.getByLabel('Go on a question').fill('n');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.keyboard.press(']');
+  await expect(heading).toContainText('Question 2');
+  await page.keyboard.press('n');
+  await expect(heading).toContainText('Question 3');
+  await page.getByRole('button', { name: 'Keys' }).click();
+  await page.getByLabel('Flag or unflag').fill('n');
+  await expect(page.getByText('This key already stands for')).toBeVisible();
+  await page.getByLabel('Use single keys while sitting').uncheck();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.keyboard.press('[');
+  await page.keyboard.press('1');
+  await expect(heading).toContainText('Question 3');
+  await expect(page.getByRole('radiogroup').getByRole('radio', { checked: true })).toHaveCount(0);
+  await page.evaluate(() => localStorage.removeItem('uplandia.shortcuts'));
+
+  await page.reload();
+  await expect(heading).toBeVisible();
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  await expect(heading).toBeFocused();
+});

@@ -9,6 +9,7 @@ use PhpParser\Node\Arg;
 use PhpParser\Node\Expr\CallLike;
 use PhpParser\Node\Expr\MethodCall;
 use PhpParser\Node\Expr\New_;
+use PhpParser\Node\Expr\PropertyFetch;
 use PhpParser\Node\Expr\StaticCall;
 use PhpParser\Node\Expr\Variable;
 use PhpParser\Node\Stmt\ClassLike;
@@ -18,6 +19,8 @@ use PhpParser\NodeVisitor\NameResolver;
 use PhpParser\ParserFactory;
 use PHPUnit\Framework\TestCase;
 use ReflectionMethod;
+use ReflectionNamedType;
+use ReflectionProperty;
 
 /** How the house's PHP is written where no tool of the trade looks. */
 final class HandwritingTest extends TestCase
@@ -83,6 +86,17 @@ final class HandwritingTest extends TestCase
         return $lines;
     }
 
+    /** The class of a property of one's own; nothing where it cannot be told. */
+    private function typeOf(PropertyFetch $property, string $own): string
+    {
+        $name = $property->name instanceof Node\Identifier ? $property->name->toString() : '';
+        $isOwn = $property->var instanceof Variable && $property->var->name === 'this'
+            && property_exists($own, $name);
+        $type = $isOwn ? (new ReflectionProperty($own, $name))->getType() : null;
+
+        return $type instanceof ReflectionNamedType ? $type->getName() : '';
+    }
+
     private function isCrowded(CallLike $call, string $own): bool
     {
         if ($call->isFirstClassCallable()) {
@@ -95,6 +109,8 @@ final class HandwritingTest extends TestCase
                 && $call->name instanceof Node\Identifier => [$call->class->toString(), $call->name->toString()],
             $call instanceof MethodCall && $call->var instanceof Variable && $call->var->name === 'this'
                 && $call->name instanceof Node\Identifier => [$own, $call->name->toString()],
+            $call instanceof MethodCall && $call->var instanceof PropertyFetch
+                && $call->name instanceof Node\Identifier => [$this->typeOf($call->var, $own), $call->name->toString()],
             default => ['', ''],
         };
         $class = in_array(strtolower($class), ['self', 'static'], true) ? $own : $class;

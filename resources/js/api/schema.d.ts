@@ -609,6 +609,8 @@ export interface components {
             accuracyNarrowed: number | null;
             /** @description Answers given faster than the question can be read. */
             rapidGuesses: number;
+            /** @description Too few said how sure they were to say much. */
+            surenessThin: boolean;
         };
         /** @description The contents of an exam's handbook, in order. */
         Handbook: {

@@ -187,6 +187,13 @@ final class ResultTest extends TestCase
         self::assertTrue(Timing::of($this->answers('rrrrrrbb'))->fades());
     }
 
+    public function test_twenty_stated_answers_say_something(): void
+    {
+        $report = fn (int $n) => SurenessReport::of($this->answers(str_repeat('r', $n), Sureness::Sure));
+
+        self::assertSame([true, false], [$report(19)->isThin(), $report(20)->isThin()]);
+    }
+
     public function test_ten_questions_are_no_short_test(): void
     {
         $cut = BigRational::of('1/2');

@@ -19,7 +19,7 @@ export function Habits({ result }: { result: View<'Result'> }) {
         {stated > 0 ? (
           <Figure
             title="How sure you were, and how often right"
-            evidence={`Based on ${count(stated, 'answer')} for which you said how sure you were.${stated < 20 ? ' Too few to say much yet.' : ''}`}
+            evidence={`Based on ${count(stated, 'answer')} for which you said how sure you were.${result.habits.surenessThin ? ' Too few to say much yet.' : ''}`}
           >
             <Levels levels={result.levels} />
           </Figure>
