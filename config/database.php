@@ -12,13 +12,13 @@ return [
             'foreign_key_constraints' => true,
             // Readers never wait for the writer, and the writer never for readers.
             'journal_mode' => 'wal',
-            // Writers queue for up to five seconds before they give up.
-            'busy_timeout' => 5000,
+            // Writers queue for up to fifteen seconds before they give up.
+            'busy_timeout' => 15_000,
             // FULL: a commit is on the disk before it is acknowledged, so that an answer survives not only a killed
             // server but a power cut. NORMAL would be faster and may lose the last commits of a WAL. Answers are few
             // and small; the bulk loaders turn it down for themselves.
             'synchronous' => 'FULL',
-            // Every transaction here writes: taking the lock at once avoids a read lock that cannot be upgraded.
+            // Every transaction here writes, and takes the lock at once: see App\Database\ImmediatePdo.
             'transaction_mode' => 'IMMEDIATE',
         ],
     ],

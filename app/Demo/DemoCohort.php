@@ -233,6 +233,7 @@ final class DemoCohort
             $met[$question]['met'][] = self::encounter($row);
         }
         $when = Carbon::createFromTimestampMs($end)->toDateTimeString();
+        (new SittingEvents($sitting))->count($events);
         $this->rows['sittings'][] = $sitting->getAttributes() + ['created_at' => $when, 'updated_at' => $when];
         array_push($this->rows['sitting_events'], ...array_map((new SittingEvents($sitting))->row(...), $events));
         array_push($this->rows['outcomes'], ...$outcomes);

@@ -6,6 +6,8 @@ namespace App\Providers;
 
 use App\Account\User;
 use App\Clock\SystemClock;
+use App\Database\ImmediateConnector;
+use App\Http\WholeFileSessions;
 use App\Question\Fts5Search;
 use App\Question\TextSearch;
 use App\Result\KeepsStandings;
@@ -20,23 +22,31 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use Psr\Clock\ClockInterface;
 
 final class AppServiceProvider extends ServiceProvider
 {
-    /** @var array<class-string, class-string> rooms below ask; rooms above do */
+    /** @var array<string, class-string> rooms below ask; rooms above do */
     public array $singletons = [
         ClockInterface::class => SystemClock::class,
         TextSearch::class => Fts5Search::class,
         Settles::class => Settlement::class,
         KeepsStandings::class => Standings::class,
+        'db.connector.sqlite' => ImmediateConnector::class,
     ];
 
     public function boot(): void
     {
         // No lazy loading, no silently dropped attribute, no reading of a column that was not selected.
         Model::shouldBeStrict();
+
+        Session::extend('file', fn (): WholeFileSessions => new WholeFileSessions(
+            files: app('files'),
+            path: config('session.files'),
+            minutes: config('session.lifetime'),
+        ));
 
         Gate::policy(Sitting::class, SittingPolicy::class);
 

@@ -117,7 +117,7 @@ final readonly class Closing
             $events->add([
                 new Event(
                     id: 'server-'.Str::ulid(),
-                    seq: $events->lastSeq() + 1,
+                    seq: $sitting->last_seq + 1,
                     kind: EventKind::RubricMarked,
                     at: $now,
                     position: $position,

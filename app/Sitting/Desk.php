@@ -9,8 +9,8 @@ use App\Http\Refusal;
 use Closure;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
+use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
-use Uplandia\Core\Sitting\Fold;
 use Uplandia\Core\Sitting\LostContact;
 use Uplandia\Core\Sitting\State;
 use Uplandia\Core\Sitting\Status;
@@ -18,6 +18,9 @@ use Uplandia\Core\Sitting\Status;
 /** Where sittings are read and written: one writer at a time, each write one transaction. */
 final readonly class Desk
 {
+    /** So often a save looks again when others write to the same sitting. */
+    private const MOST_TRIES = 20;
+
     public function __construct(private ClockInterface $clock)
     {
     }
@@ -33,16 +36,14 @@ final readonly class Desk
             $sitting->loadMissing('test.exam', 'user');
         }
 
-        return Fold::of($sitting->terms(), (new SittingEvents($sitting))->all(), $now ?? $this->now());
+        return (new SittingEvents($sitting))->folding($sitting->terms())->at($now ?? $this->now());
     }
 
     /** Keeps what lists and clocks need to know of a sitting beside it. */
     public function keep(Sitting $sitting, int $now): State
     {
         $state = $this->state($sitting, $now);
-        $sitting->deadline_ms = $state->status === Status::HandedIn ? $state->endedAt : $state->deadline;
-        $sitting->active_ms = $state->activeMs;
-        $sitting->answered = $state->answered();
+        self::note($sitting, $state);
         $sitting->save();
 
         return $state;
@@ -51,17 +52,38 @@ final readonly class Desk
     /** In practice a closed lid pauses the clock from the last contact on. */
     public function pauseIfContactWasLost(Sitting $sitting, ?int $awakeSince, int $now): void
     {
-        if ($sitting->contact_ms === null || ! $sitting->terms()->pausable) {
-            return;
-        }
-        $from = LostContact::pausedFrom($sitting->contact_ms, $awakeSince, $now);
-        if ($from !== null && $this->state($sitting, $now)->status !== Status::Paused) {
-            $events = new SittingEvents($sitting);
-            $events->add([$events->own(EventKind::Paused, $from)]);
+        $pause = $this->pauseOfLostContact($sitting, $awakeSince, $now, fn (): State => $this->state($sitting, $now));
+        if ($pause !== null) {
+            (new SittingEvents($sitting))->add([$pause]);
         }
     }
 
     /**
+     * @param  Closure(): State  $state  asked only where it matters
+     * @return Event|null null: contact was not lost, or the clock stands or does not stop for it
+     */
+    public function pauseOfLostContact(Sitting $sitting, ?int $awakeSince, int $now, Closure $state): ?Event
+    {
+        $from = $sitting->contact_ms === null || ! $sitting->terms()->pausable
+            ? null
+            : LostContact::pausedFrom($sitting->contact_ms, $awakeSince, $now);
+
+        return $from === null || $state()->status === Status::Paused
+            ? null
+            : (new SittingEvents($sitting))->own(EventKind::Paused, $from);
+    }
+
+    /** Takes over into the sitting what lists and clocks need to know of its state. */
+    public static function note(Sitting $sitting, State $state): void
+    {
+        $sitting->deadline_ms = $state->status === Status::HandedIn ? $state->endedAt : $state->deadline;
+        $sitting->active_ms = $state->activeMs;
+        $sitting->answered = $state->answered();
+    }
+
+    /**
+     * Reads and writes under the lock, for what happens once in a sitting.
+     *
      * @template T
      *
      * @param  Closure(Sitting, int): T  $work  given the sitting as it is now, and the moment
@@ -70,10 +92,49 @@ final readonly class Desk
     public function write(Sitting $sitting, Closure $work): mixed
     {
         return DB::transaction(function () use ($sitting, $work): mixed {
-            $fresh = Sitting::query()->with('test.exam', 'user')->lockForUpdate()->findOrFail($sitting->id);
+            $fresh = $this->fresh($sitting);
+            $done = $work($fresh, $this->now());
+            $fresh->revision++;
+            $fresh->save();
 
-            return $work($fresh, $this->now());
-        }, 3);
+            return $done;
+        });
+    }
+
+    /**
+     * Reads and checks before the lock and only writes under it, for what happens all the time. If somebody else wrote
+     * to the sitting in between, all is read and checked again.
+     *
+     * @template T
+     *
+     * @param  Closure(Sitting, int): (Closure(): T)  $prepare  given the sitting as it is now, and the moment: changes
+     *   the sitting's attributes and gives what else is to be written
+     * @return T
+     */
+    public function writeSoon(Sitting $sitting, Closure $prepare): mixed
+    {
+        for ($tries = self::MOST_TRIES; $tries > 0; $tries--) {
+            $fresh = $this->fresh($sitting);
+            $write = $prepare($fresh, $this->now());
+            $fresh->revision++;
+            $written = DB::transaction(fn (): ?array => $this->save($fresh) ? [$write()] : null);
+            if ($written !== null) {
+                return $written[0];
+            }
+        }
+        throw Refusal::conflict('busy', 'This sitting is being saved from elsewhere. Try again in a moment.');
+    }
+
+    private function fresh(Sitting $sitting): Sitting
+    {
+        return Sitting::query()->findOrFail($sitting->id);
+    }
+
+    /** @return bool false: somebody else has written to it since it was read */
+    private function save(Sitting $sitting): bool
+    {
+        return DB::table('sittings')->where('id', $sitting->id)->where('revision', $sitting->revision - 1)
+            ->update($sitting->getDirty()) === 1;
     }
 
     /** @throws Refusal */

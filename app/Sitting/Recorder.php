@@ -6,6 +6,7 @@ namespace App\Sitting;
 
 use App\Assembly\TestItems;
 use App\Http\Refusal;
+use Closure;
 use Uplandia\Core\Marking\MalformedResponse;
 use Uplandia\Core\Marking\Marker;
 use Uplandia\Core\Refused;
@@ -16,9 +17,6 @@ use Uplandia\Core\Sitting\State;
 /** Records what happens in a sitting. What is acknowledged is on the disk. */
 final readonly class Recorder
 {
-    /** No honest sitting has more; it keeps a runaway page from filling the disk. */
-    private const MOST_EVENTS = 20_000;
-
     public function __construct(
         private Desk $desk,
         private Pen $pen,
@@ -33,28 +31,25 @@ final readonly class Recorder
      *
      * @param  list<Event>  $events
      * @param  int|null  $awakeSince  since when the page has been awake, by its own word
-     * @return array{State, array<string, string>} the state after it; event id => why it does not count
      *
      * @throws Refusal
      */
-    public function record(Sitting $sitting, string $tab, array $events, ?int $awakeSince): array
+    public function record(Sitting $sitting, string $tab, array $events, ?int $awakeSince): Recorded
     {
-        return $this->desk->write($sitting, function (Sitting $sitting, int $now) use (
-            $tab,
-            $events,
-            $awakeSince,
-        ): array {
-            $this->desk->refuseHandedIn($sitting);
-            $refused = $this->take(sitting: $sitting, tab: $tab, events: $events, awakeSince: $awakeSince, now: $now);
-            $state = $this->desk->keep($sitting, $now);
-            $this->settleChecked($sitting, $state, $events);
-
-            return [$state, self::refusedOf($events, $state, $refused)];
-        });
+        return $this->desk->writeSoon(
+            $sitting,
+            fn (Sitting $sitting, int $now): Closure => $this->prepare(
+                sitting: $sitting,
+                tab: $tab,
+                events: $events,
+                awakeSince: $awakeSince,
+                now: $now,
+            ),
+        );
     }
 
     /**
-     * Stores what can belong to the sitting; what of it counts is the fold's to say.
+     * Stores, under the lock of the caller, what can belong to the sitting; what of it counts is the fold's to say.
      *
      * @param  list<Event>  $events
      * @return array<string, string> event id => why it cannot belong to it
@@ -63,21 +58,60 @@ final readonly class Recorder
      */
     public function take(Sitting $sitting, string $tab, array $events, ?int $awakeSince, int $now): array
     {
-        if (! $sitting->hasBegun()) {
-            throw Refusal::unmet('not_started', 'Begin the sitting first.');
-        }
-        $this->pen->check($sitting, $tab);
+        $this->checkMayWrite($sitting, $tab);
         $stored = new SittingEvents($sitting);
-        if ($stored->count() + count($events) > self::MOST_EVENTS) {
-            throw Refusal::unmet('too_many_events', 'This sitting has recorded more than 20,000 steps. Hand it in.');
-        }
         $this->desk->pauseIfContactWasLost($sitting, $awakeSince, $now);
-        [$sound, $refused] = $this->sound($sitting, $events);
+        [$sound, $refused] = $this->sound($sitting, $stored->fresh($events));
         $stored->add($sound);
         $this->pen->letGo($sitting, $events);
         $sitting->contact_ms = $now;
 
         return $refused;
+    }
+
+    /**
+     * @param  list<Event>  $events
+     * @return Closure(): Recorded
+     *
+     * @throws Refusal
+     */
+    private function prepare(Sitting $sitting, string $tab, array $events, ?int $awakeSince, int $now): Closure
+    {
+        $this->desk->refuseHandedIn($sitting);
+        $this->checkMayWrite($sitting, $tab);
+        $stored = new SittingEvents($sitting);
+        $folding = $stored->folding($sitting->terms());
+        $snapshot = $stored->snapshotOf($folding);
+        $pause = $this->desk->pauseOfLostContact(
+            sitting: $sitting,
+            awakeSince: $awakeSince,
+            now: $now,
+            state: fn (): State => $folding->at($now),
+        );
+        [$sound, $refused] = $this->sound($sitting, $stored->fresh($events));
+        $new = [...$pause === null ? [] : [$pause], ...$sound];
+        $stored->count($new);
+        $state = $stored->onto($folding, $sitting->terms(), $new)->at($now);
+        $this->pen->letGo($sitting, $events);
+        $sitting->contact_ms = $now;
+        Desk::note($sitting, $state);
+
+        return function () use ($sitting, $events, $state, $stored, $snapshot, $new, $refused): Recorded {
+            $stored->insert($new);
+            $stored->keepSnapshot($snapshot);
+            $this->settleChecked($sitting, $state, $events);
+
+            return new Recorded($state, self::refusedOf($events, $state, $refused), $sitting->last_seq);
+        };
+    }
+
+    /** @throws Refusal */
+    private function checkMayWrite(Sitting $sitting, string $tab): void
+    {
+        if (! $sitting->hasBegun()) {
+            throw Refusal::unmet('not_started', 'Begin the sitting first.');
+        }
+        $this->pen->check($sitting, $tab);
     }
 
     /**

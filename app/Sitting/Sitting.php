@@ -32,6 +32,10 @@ use Uplandia\Core\Sitting\Terms;
  * @property bool $by_clock
  * @property int $questions
  * @property int $answered
+ * @property int $revision how often it was written to
+ * @property int $events how many it has
+ * @property int $last_seq highest sequence of them
+ * @property int $bytes what their values take
  * @property string|null $marks
  * @property string|null $possible
  * @property float|null $share
@@ -59,6 +63,10 @@ final class Sitting extends Model
         'by_clock',
         'questions',
         'answered',
+        'revision',
+        'events',
+        'last_seq',
+        'bytes',
         'marks',
         'possible',
         'share',
@@ -77,6 +85,8 @@ final class Sitting extends Model
             'secret' => Str::random(32),
         ]);
     }
+
+    protected $attributes = ['revision' => 0, 'events' => 0, 'last_seq' => 0, 'bytes' => 0];
 
     /** @return BelongsTo<Test, $this> */
     public function test(): BelongsTo

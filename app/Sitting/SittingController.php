@@ -47,7 +47,7 @@ final readonly class SittingController
                 state: StateView::of(
                     state: $state,
                     now: $this->desk->now(),
-                    lastSeq: (new SittingEvents($sitting))->lastSeq(),
+                    lastSeq: $sitting->last_seq,
                     positions: null,
                     outcomes: $this->settlement->outcomes($sitting),
                 ),
@@ -59,7 +59,7 @@ final readonly class SittingController
     public function record(EventsRequest $request, Sitting $sitting): JsonResponse
     {
         $events = $request->events($this->desk->now());
-        [$state, $refused] = $this->recorder->record(
+        $recorded = $this->recorder->record(
             sitting: $sitting,
             tab: $request->string('tab')->value(),
             events: $events,
@@ -69,12 +69,12 @@ final readonly class SittingController
 
         return new JsonResponse(
             StateView::of(
-                state: $state,
+                state: $recorded->state,
                 now: $this->desk->now(),
-                lastSeq: (new SittingEvents($sitting))->lastSeq(),
+                lastSeq: $recorded->lastSeq,
                 positions: array_values(array_unique($touched)),
                 outcomes: $this->settlement->outcomes($sitting),
-                refused: $refused,
+                refused: $recorded->refused,
             ),
         );
     }

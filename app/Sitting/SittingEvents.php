@@ -4,74 +4,182 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
+use App\Http\Refusal;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use stdClass;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
+use Uplandia\Core\Sitting\Folding;
+use Uplandia\Core\Sitting\Terms;
 
 /** The stored events of a sitting. They are only ever added to. */
-final readonly class SittingEvents
+final class SittingEvents
 {
     /** Deeper than any response goes. */
     private const DEPTH = 32;
 
-    public function __construct(private Sitting $sitting)
+    /** No honest sitting has more; it keeps a runaway page from filling the disk. */
+    private const MOST = 20_000;
+
+    private const MOST_BYTES = 20 * 1024 * 1024;
+
+    /** So many events may be folded anew before the state is put down again. */
+    private const SNAPSHOT_AFTER = 40;
+
+    /** Row of the latest event that is folded, and how many follow the snapshot. */
+    private int $upTo = 0;
+
+    private int $since = 0;
+
+    public function __construct(private readonly Sitting $sitting)
     {
     }
 
+    /** The state as the stored events leave it: from the snapshot where it can be, else from the start. */
+    public function folding(Terms $terms): Folding
+    {
+        /** @var stdClass|null $kept */
+        $kept = DB::table('sitting_snapshots')->where('sitting_id', $this->sitting->id)->first();
+        $folding = $kept === null ? null : Folding::resume($terms, (string) $kept->state);
+        if ($kept === null || $folding === null) {
+            return $this->whole($terms);
+        }
+        $this->upTo = (int) $kept->event_id;
+        foreach ($this->stored()->where('id', '>', $kept->event_id)->cursor() as $row) {
+            if (! $folding->take($this->event($row))) {
+                return $this->whole($terms);
+            }
+            $this->upTo = (int) $row->id;
+            $this->since++;
+        }
+
+        return $folding;
+    }
+
+    public function whole(Terms $terms): Folding
+    {
+        $events = $this->all();
+        $this->since = count($events);
+
+        return Folding::of($terms, $events);
+    }
+
     /** @return list<Event> */
-    public function all(): array
+    private function all(): array
     {
         $events = [];
-        foreach (
-            DB::table('sitting_events')->where('sitting_id', $this->sitting->id)->orderBy('id')->cursor() as $row
-        ) {
-            $value =
-                $row->value === null
-                    ? null
-                    : json_decode((string) $row->value, true, self::DEPTH, JSON_THROW_ON_ERROR);
-            $events[] = new Event(
-                id: (string) $row->uid,
-                seq: (int) $row->seq,
-                kind: EventKind::from((string) $row->kind),
-                at: (int) $row->at_ms,
-                madeAt: $row->made_ms === null ? null : (int) $row->made_ms,
-                position: $row->position === null ? null : (int) $row->position,
-                value: is_array($value) || is_bool($value) || is_int($value) || is_string($value) ? $value : null,
-            );
+        foreach ($this->stored()->cursor() as $row) {
+            $events[] = $this->event($row);
+            $this->upTo = (int) $row->id;
         }
 
         return $events;
     }
 
     /**
-     * A repeated id is left alone, which is what makes saving idempotent.
+     * The state after new events too, whether they follow in order or not.
+     *
+     * @param  list<Event>  $new  not stored yet
+     */
+    public function onto(Folding $folding, Terms $terms, array $new): Folding
+    {
+        usort($new, Event::inReceipt(...));
+        foreach ($new as $event) {
+            if (! $folding->take($event)) {
+                return Folding::of($terms, [...$this->all(), ...$new]);
+            }
+        }
+
+        return $folding;
+    }
+
+    /** What should be put down of a fold, when much has come since it was put down before; null: nothing. */
+    public function snapshotOf(Folding $folding): ?string
+    {
+        return $this->since >= self::SNAPSHOT_AFTER ? $folding->snapshot() : null;
+    }
+
+    public function keepSnapshot(?string $state): void
+    {
+        if ($state !== null) {
+            DB::table('sitting_snapshots')->upsert(
+                ['sitting_id' => $this->sitting->id, 'event_id' => $this->upTo, 'state' => $state],
+                ['sitting_id'],
+            );
+        }
+    }
+
+    /**
+     * Those that are not stored yet. A repeated id is left alone, which is what makes saving idempotent.
      *
      * @param  list<Event>  $events
+     * @return list<Event>
+     */
+    public function fresh(array $events): array
+    {
+        $known = [];
+        foreach (array_chunk(array_column($events, 'id'), 500) as $ids) {
+            $known += array_flip($this->stored()->whereIn('uid', $ids)->pluck('uid')->all());
+        }
+        $fresh = [];
+        foreach ($events as $event) {
+            if (! isset($known[$event->id])) {
+                $known[$event->id] = 0;
+                $fresh[] = $event;
+            }
+        }
+
+        return $fresh;
+    }
+
+    /**
+     * Stores what is not stored yet, and counts it on the sitting, which is the caller's to save.
+     *
+     * @param  list<Event>  $events  fresh ones
+     *
+     * @throws Refusal when the sitting would grow beyond all bounds
      */
     public function add(array $events): void
     {
+        $this->count($events);
+        $this->insert($events);
+    }
+
+    /** @param  list<Event>  $events  fresh ones, counted already */
+    public function insert(array $events): void
+    {
         foreach (array_chunk($events, 100) as $chunk) {
-            DB::table('sitting_events')->insertOrIgnore(array_map($this->row(...), $chunk));
+            DB::table('sitting_events')->insert(array_map($this->row(...), $chunk));
         }
+    }
+
+    /**
+     * Counts events on the sitting as if they were stored.
+     *
+     * @param  list<Event>  $events
+     *
+     * @throws Refusal when the sitting would grow beyond all bounds
+     */
+    public function count(array $events): void
+    {
+        $bytes = array_sum(array_map(fn (Event $event): int => strlen((string) self::json($event)), $events));
+        if ($this->sitting->events + count($events) > self::MOST) {
+            throw Refusal::unmet('too_many_events', 'This sitting has recorded more than 20,000 steps. Hand it in.');
+        }
+        if ($this->sitting->bytes + $bytes > self::MOST_BYTES) {
+            throw Refusal::unmet('too_large', 'This sitting holds more than 20 megabytes of answers. Hand it in.');
+        }
+        $this->sitting->events += count($events);
+        $this->sitting->bytes += $bytes;
+        $this->sitting->last_seq = max($this->sitting->last_seq, 0, ...array_column($events, 'seq'));
     }
 
     /** An event of the server's own: the browser has no say in it. */
     public function own(EventKind $kind, int $at): Event
     {
-        return new Event(id: 'server-'.Str::ulid(), seq: $this->lastSeq() + 1, kind: $kind, at: $at);
-    }
-
-    public function lastSeq(): int
-    {
-        $last = DB::table('sitting_events')->where('sitting_id', $this->sitting->id)->max('seq');
-
-        return is_numeric($last) ? (int) $last : 0;
-    }
-
-    public function count(): int
-    {
-        return DB::table('sitting_events')->where('sitting_id', $this->sitting->id)->count();
+        return new Event(id: 'server-'.Str::ulid(), seq: $this->sitting->last_seq + 1, kind: $kind, at: $at);
     }
 
     /** @return array<string, mixed> */
@@ -85,7 +193,34 @@ final readonly class SittingEvents
             'at_ms' => $event->at,
             'made_ms' => $event->madeAt,
             'position' => $event->position,
-            'value' => $event->value === null ? null : json_encode($event->value, JSON_THROW_ON_ERROR),
+            'value' => self::json($event),
         ];
+    }
+
+    private function stored(): Builder
+    {
+        return DB::table('sitting_events')->where('sitting_id', $this->sitting->id)->orderBy('id');
+    }
+
+    private function event(stdClass $row): Event
+    {
+        $value = $row->value === null
+            ? null
+            : json_decode((string) $row->value, true, self::DEPTH, JSON_THROW_ON_ERROR);
+
+        return new Event(
+            id: (string) $row->uid,
+            seq: (int) $row->seq,
+            kind: EventKind::from((string) $row->kind),
+            at: (int) $row->at_ms,
+            madeAt: $row->made_ms === null ? null : (int) $row->made_ms,
+            position: $row->position === null ? null : (int) $row->position,
+            value: is_array($value) || is_bool($value) || is_int($value) || is_string($value) ? $value : null,
+        );
+    }
+
+    private static function json(Event $event): ?string
+    {
+        return $event->value === null ? null : json_encode($event->value, JSON_THROW_ON_ERROR);
     }
 }

@@ -4,18 +4,13 @@ declare(strict_types=1);
 
 namespace Uplandia\Core\Sitting;
 
-use Uplandia\Core\Sitting\Internal\Clock;
-use Uplandia\Core\Sitting\Internal\Sheet;
-
 /**
  * Folds the events of a sitting into its state. The result depends on the set of events only: any order and any
  * repetition of deliveries give the same. Source: computation.md, section 4.
  *
  * Events are taken in the order in which the server received them, since time is the server's: what moves the clock
- * and
- * what locks a question hold from then on. Among what was done to one question the candidate's own sequence decides,
- * so
- * that saves which overtake each other on the way do no harm.
+ * and what locks a question hold from then on. Among what was done to one question the candidate's own sequence
+ * decides, so that saves which overtake each other on the way do no harm.
  */
 final class Fold
 {
@@ -28,19 +23,6 @@ final class Fold
      */
     public static function of(Terms $terms, iterable $events, int $now): State
     {
-        $unique = [];
-        foreach ($events as $event) {
-            $unique[$event->id] ??= $event;
-        }
-        usort($unique, Event::inReceipt(...));
-        $clock = new Clock($terms);
-        $sheet = new Sheet($terms, $clock);
-        foreach ($unique as $event) {
-            $clock->advance($event->at);
-            $sheet->take($event);
-        }
-        $clock->advance($now);
-
-        return $sheet->at($now);
+        return Folding::of($terms, $events)->at($now);
     }
 }

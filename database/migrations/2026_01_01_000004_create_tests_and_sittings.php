@@ -80,6 +80,12 @@ return new class extends Migration
             // Totals, settled at hand-in from the outcomes. The exact marks are the truth; `share` is for SQL.
             $table->unsignedSmallInteger('questions');
             $table->unsignedSmallInteger('answered')->default(0);
+            // How often it was written to: who read an older one must look again before writing.
+            $table->unsignedInteger('revision')->default(0);
+            // Of its events: how many, the highest sequence, and how much their values take in bytes.
+            $table->unsignedInteger('events')->default(0);
+            $table->unsignedInteger('last_seq')->default(0);
+            $table->unsignedInteger('bytes')->default(0);
             $table->string('marks')->nullable();
             $table->string('possible')->nullable();
             $table->double('share')->nullable();
@@ -107,6 +113,13 @@ return new class extends Migration
     private function createOutcomes(): void
     {
         // What came of each question of a sitting: a projection of its events.
+        // The folded state up to an event, so that a save folds only what is new. Can be thrown away at any time.
+        Schema::create('sitting_snapshots', function (Blueprint $table): void {
+            $table->foreignUlid('sitting_id')->primary()->constrained()->cascadeOnDelete();
+            $table->unsignedBigInteger('event_id');
+            $table->binary('state');
+        });
+
         Schema::create('outcomes', function (Blueprint $table): void {
             $table->foreignUlid('sitting_id')->constrained()->cascadeOnDelete();
             $table->unsignedSmallInteger('position');
@@ -148,7 +161,7 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['outcomes', 'sitting_events', 'sittings', 'test_items', 'tests', 'recipes'] as $table) {
+        foreach (['outcomes', 'sitting_snapshots', 'sitting_events', 'sittings', 'test_items', 'tests', 'recipes'] as $table) {
             Schema::dropIfExists($table);
         }
     }

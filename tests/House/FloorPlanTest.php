@@ -22,7 +22,7 @@ final class FloorPlanTest extends TestCase
     ];
 
     private const APP = [
-        ['Http', 'Clock'],
+        ['Http', 'Clock', 'Database'],
         ['Account'],
         ['Question'],
         ['Media'],

@@ -46,8 +46,20 @@ final class Clock
 
     private ?ActiveTime $active = null;
 
-    public function __construct(private readonly Terms $terms)
+    private Terms $terms;
+
+    public function bind(Terms $terms): void
     {
+        $this->terms = $terms;
+    }
+
+    /** @return list<string> what a snapshot keeps: not the terms, and not what follows from the rest */
+    public function __sleep(): array
+    {
+        return [
+            'startedAt', 'endedAt', 'byClock', 'section', 'sectionEnds', 'turn', 'turnEnds', 'pauses', 'breaks',
+            'sectionFrom', 'turnFrom',
+        ];
     }
 
     /** Lets time run to a moment: whatever runs out on the way, runs out. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Uplandia\Core\Sitting\Internal;
 
 use Uplandia\Core\Marking\Response;
-use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\Sureness;
 
 /**
@@ -23,7 +22,8 @@ final class Entry
 
     public bool $seen = false;
 
-    public ?Event $checkedBy = null;
+    /** Unix milliseconds; null: it was not. */
+    public ?int $checkedAt = null;
 
     public ?Lock $lock = null;
 
@@ -32,8 +32,19 @@ final class Entry
     /** @var array<string, string>|null points by criterion */
     public ?array $rubricMarks = null;
 
-    /** @var array<int, array<mixed>|null> sequence => response */
+    /** @var array<int, array<mixed>|null> sequence => response, since the last snapshot */
     private array $responses = [];
+
+    /** Of the responses that a snapshot holds: the latest sequence, the first response, the latest, how many changes. */
+    private ?int $keptUpTo = null;
+
+    /** @var array<mixed>|null */
+    private ?array $keptFirst = null;
+
+    /** @var array<mixed>|null */
+    private ?array $keptLast = null;
+
+    private int $keptChanges = 0;
 
     /** @var array<string, int> part => sequence of what counts */
     private array $last = [];
@@ -43,32 +54,36 @@ final class Entry
         $this->responses[$seq] = Response::orNone($value);
     }
 
+    public function follows(int $seq): bool
+    {
+        return $this->keptUpTo === null || $seq > $this->keptUpTo;
+    }
+
     /** @return array<mixed>|null */
     public function response(): ?array
     {
-        return $this->responses === [] ? null : $this->responses[max(array_keys($this->responses))];
+        return $this->responses === [] ? $this->keptLast : $this->responses[max(array_keys($this->responses))];
     }
 
     /** @return array<mixed>|null the first that was not empty */
     public function firstResponse(): ?array
     {
         ksort($this->responses);
+        $first = $this->keptFirst;
         foreach ($this->responses as $response) {
-            if ($response !== null) {
-                return $response;
-            }
+            $first ??= $response;
         }
 
-        return null;
+        return $first;
     }
 
     /** How often an answer was changed or taken back, once there was one. */
     public function changes(): int
     {
         ksort($this->responses);
-        $before = null;
-        $changes = 0;
-        $answered = false;
+        $before = $this->keptLast;
+        $changes = $this->keptChanges;
+        $answered = $this->keptFirst !== null;
         foreach ($this->responses as $response) {
             $changes += $answered && ! Response::same($before, $response) ? 1 : 0;
             $answered = $answered || $response !== null;
@@ -76,6 +91,26 @@ final class Entry
         }
 
         return $changes;
+    }
+
+    /**
+     * A snapshot keeps no list of responses, however often one changed one's mind.
+     *
+     * @return list<string>
+     */
+    public function __sleep(): array
+    {
+        if ($this->responses !== []) {
+            [$this->keptFirst, $this->keptChanges, $this->keptLast, $this->keptUpTo] = [
+                $this->firstResponse(), $this->changes(), $this->response(), max(array_keys($this->responses)),
+            ];
+            $this->responses = [];
+        }
+
+        return [
+            'flagged', 'struck', 'sureness', 'seen', 'checkedAt', 'lock', 'activeMs', 'rubricMarks', 'keptUpTo',
+            'keptFirst', 'keptLast', 'keptChanges', 'last',
+        ];
     }
 
     /** Whether a thing done to a part is later than what is known of it; if so, it is known from now on. */

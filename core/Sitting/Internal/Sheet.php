@@ -30,8 +30,35 @@ final class Sheet
 
     private int $since = 0;
 
-    public function __construct(private readonly Terms $terms, private readonly Clock $clock)
+    private Terms $terms;
+
+    private Clock $clock;
+
+    public function bind(Terms $terms, Clock $clock): void
     {
+        $this->terms = $terms;
+        $this->clock = $clock;
+    }
+
+    /** The same sheet, seen by another clock. */
+    public function beside(Clock $clock): self
+    {
+        $sheet = clone $this;
+        $sheet->clock = $clock;
+
+        return $sheet;
+    }
+
+    /** Whether an answer comes after all that a snapshot kept of its question. */
+    public function follows(Event $answer): bool
+    {
+        return ($this->entries[$answer->position ?? -1] ?? null)?->follows($answer->seq) ?? true;
+    }
+
+    /** @return list<string> what a snapshot keeps: not terms and clock, and not why something did not count */
+    public function __sleep(): array
+    {
+        return ['entries', 'current', 'onScreen', 'since'];
     }
 
     public function take(Event $event): void
@@ -102,8 +129,8 @@ final class Sheet
             struck: $entry->struck,
             sureness: $entry->sureness,
             seen: $entry->seen,
-            checkedAt: $entry->checkedBy?->at,
-            locked: $entry->checkedBy !== null || $entry->lock !== null || $this->whyNotItsTime($position) !== null,
+            checkedAt: $entry->checkedAt,
+            locked: $entry->checkedAt !== null || $entry->lock !== null || $this->whyNotItsTime($position) !== null,
             activeMs: $entry->activeMs + $shown,
             rubricMarks: $entry->rubricMarks,
         );
@@ -183,7 +210,7 @@ final class Sheet
         $entry = $this->entry($position);
         match ($event->kind) {
             EventKind::Answered => $entry->answer($event->seq, $event->value),
-            EventKind::Checked => ($entry->checkedBy ??= $this->terms->mode === Mode::Tutor ? $event : null),
+            EventKind::Checked => ($entry->checkedAt ??= $this->terms->mode === Mode::Tutor ? $event->at : null),
             default => $this->note($entry, $event),
         };
         if ($event->kind === EventKind::Answered) {
@@ -236,7 +263,7 @@ final class Sheet
             return $spell;
         }
         $entry = $this->entries[$position] ?? null;
-        if ($entry?->checkedBy !== null) {
+        if ($entry?->checkedAt !== null) {
             // The key was sent with it, so there is no grace.
             return 'The answer had been shown.';
         }

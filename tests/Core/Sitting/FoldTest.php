@@ -12,6 +12,7 @@ use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
 use Uplandia\Core\Sitting\Fold;
+use Uplandia\Core\Sitting\Folding;
 use Uplandia\Core\Sitting\InvalidTerms;
 use Uplandia\Core\Sitting\Item;
 use Uplandia\Core\Sitting\LostContact;
@@ -353,6 +354,78 @@ final class FoldTest extends TestCase
                 );
             }
         }
+    }
+
+    public function test_folding_onto_a_snapshot_is_folding_from_the_start(): void
+    {
+        $chance = new Randomizer(new Xoshiro256StarStar(9));
+        $resumed = $refolded = 0;
+        foreach (range(1, 150) as $round) {
+            $terms = $this->randomTerms($chance);
+            $events = $this->randomEvents($chance, count($terms->items));
+            // Mostly as they were received, and now and then one that overtakes others.
+            usort($events, Event::inReceipt(...));
+            for ($i = $chance->getInt(0, 2); $i > 0; $i--) {
+                $one = $chance->getInt(0, count($events) - 1);
+                array_splice($events, $chance->getInt(0, count($events) - 1), 0, array_splice($events, $one, 1));
+            }
+            $folding = Folding::of($terms, []);
+            foreach ($events as $n => $event) {
+                $came = array_slice($events, 0, $n + 1);
+                if ($folding->take($event)) {
+                    $resumed++;
+                } else {
+                    $folding = Folding::of($terms, $came);
+                    $refolded++;
+                }
+                $now = max(array_column($came, 'at')) + $chance->getInt(0, 30_000);
+                self::assertEquals(
+                    $this->withoutReasons(Fold::of($terms, $came, $now)),
+                    $this->withoutReasons($folding->at($now)),
+                    "round {$round}, event {$n}",
+                );
+                if ($chance->getInt(0, 2) === 0) {
+                    $folding = Folding::resume($terms, (string) $folding->snapshot());
+                    self::assertNotNull($folding);
+                }
+            }
+        }
+        self::assertGreaterThan(3000, $resumed);
+        self::assertGreaterThan(50, $refolded);
+    }
+
+    /** A snapshot keeps no reasons why something did not count. */
+    private function withoutReasons(State $state): State
+    {
+        return new State(...['refused' => []] + (array) $state);
+    }
+
+    public function test_a_snapshot_that_cannot_be_read_is_none(): void
+    {
+        $terms = $this->terms();
+        $snapshot = (string) Folding::of($terms, [$this->started()])->snapshot();
+        self::assertNull(Folding::of($terms, [])->snapshot());
+        self::assertNotNull(Folding::resume($terms, $snapshot));
+        foreach (['', 'x', 'i:5;', 'a:0:{}', serialize([1, 2, 3, 4]), substr($snapshot, 0, -3)] as $bad) {
+            self::assertNull(Folding::resume($terms, $bad));
+        }
+        self::assertNull(Folding::resume($terms, str_replace('a:4:{i:0;i:1;', 'a:4:{i:0;i:0;', $snapshot)));
+    }
+
+    public function test_a_snapshot_does_not_grow_with_changes_of_mind(): void
+    {
+        $folding = Folding::of($this->terms(), [$this->started()]);
+        $second = 10;
+        $size = function (int $answers) use ($folding, &$second): int {
+            for ($i = 0; $i < $answers; $i++) {
+                self::assertTrue($folding->take($this->answer(0, 'ab'[$second % 2], $second++)));
+            }
+
+            return strlen((string) $folding->snapshot());
+        };
+
+        self::assertLessThan(40, abs($size(10) - $size(1000)));
+        self::assertSame(1009, $folding->at(9_000_000)->questions[0]->changes);
     }
 
     public function test_question_times_never_add_up_to_more_than_the_active_time(): void

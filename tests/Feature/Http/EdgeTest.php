@@ -98,7 +98,7 @@ final class EdgeTest extends TestCase
     public function test_the_database_is_set_up_as_promised(): void
     {
         self::assertSame(1, (int) DB::selectOne('pragma foreign_keys')->foreign_keys);
-        self::assertSame(5000, (int) DB::selectOne('pragma busy_timeout')->timeout);
+        self::assertSame(15_000, (int) DB::selectOne('pragma busy_timeout')->timeout);
         self::assertSame(2, (int) DB::selectOne('pragma synchronous')->synchronous);
     }
 }

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use Illuminate\Session\FileSessionHandler;
+
+/** Sessions in files that are replaced whole: a killed server leaves the old one or the new one, never half of one. */
+final class WholeFileSessions extends FileSessionHandler
+{
+    private const ONLY_MINE = 0600;
+
+    public function write($sessionId, $data): bool
+    {
+        $this->files->replace("{$this->path}/{$sessionId}", $data, self::ONLY_MINE);
+
+        return true;
+    }
+}
