@@ -16,4 +16,6 @@ return [
 
     // One-click sign-in for the made-up people: only where this is on, and `./uplandia demo` alone turns it on.
     'demo' => (bool) env('UPLANDIA_DEMO', false),
+    // A bare route to measure others against; on in benches only.
+    'bench' => (bool) env('UPLANDIA_BENCH', false),
 ];

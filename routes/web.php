@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Account\AccountController;
 use App\Account\SessionController;
 use App\Assembly\BuilderController;
+use App\Bench\BareRowController;
 use App\Handbook\HandbookController;
 use App\Media\MediaController;
 use App\Result\ResultController;
@@ -12,6 +13,10 @@ use App\Sitting\NewSittingController;
 use App\Sitting\SittingController;
 use App\Today\TodayController;
 use Illuminate\Support\Facades\Route;
+
+if (config('app.bench') === true) {
+    Route::post('bench/row', BareRowController::class)->middleware(['auth', 'throttle:api']);
+}
 
 Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show'])->middleware('throttle:api');

@@ -114,7 +114,8 @@ final readonly class Desk
     public function writeSoon(Sitting $sitting, Closure $prepare): mixed
     {
         for ($tries = self::MOST_TRIES; $tries > 0; $tries--) {
-            $fresh = $this->fresh($sitting);
+            // The first time it has just been read; if not, its revision tells.
+            $fresh = $tries === self::MOST_TRIES ? clone $sitting : $this->fresh($sitting);
             $write = $prepare($fresh, $this->now());
             $fresh->revision++;
             $written = DB::transaction(fn (): ?array => $this->save($fresh) ? [$write()] : null);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
+use Closure;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
@@ -58,30 +58,62 @@ use Uplandia\Core\Sitting\EventKind;
 ]
 final class EventsRequest extends FormRequest
 {
+    private const NOT_UNDERSTOOD =
+        'This page sent something that the server does not understand. Reload the page; what was saved is kept.';
+
+    private const KEYS = ['id' => 0, 'seq' => 0, 'kind' => 0, 'madeAt' => 0, 'position' => 0, 'value' => 0];
+
+    private const LONGEST_ID = 64;
+
+    private const MOST_SEQ = 1_000_000;
+
+    private const MOST_POSITION = 1000;
+
+    /** Of the value of one event. */
+    private const MOST_BYTES = 64 * 1024;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        $kinds = array_filter(EventKind::cases(), fn (EventKind $kind): bool => $kind->isTheBrowsers());
-        $said = array_column($kinds, 'value');
-
         return [
             'tab' => ['required', 'string', 'max:64'],
             'awakeSince' => ['nullable', 'integer', 'min:0'],
-            'events' => ['present', 'array', 'max:500'],
-            'events.*.id' => ['required', 'string', 'max:64', 'not_regex:/^server-/'],
-            'events.*.seq' => ['required', 'integer', 'min:1', 'max:1000000'],
-            'events.*.kind' => ['required', Rule::in($said)],
-            'events.*.madeAt' => ['nullable', 'integer', 'min:0'],
-            'events.*.position' => ['nullable', 'integer', 'min:0', 'max:1000'],
+            'events' => ['present', 'array', 'max:500', $this->areSound(...)],
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [
-            '*' => 'This page sent something that the server does not understand. Reload the page; what was saved is kept.',
-        ];
+        return ['*' => self::NOT_UNDERSTOOD];
+    }
+
+    /** One rule for all of them: a rule for each of their parts would cost more than to save them. */
+    private function areSound(string $field, mixed $events, Closure $fail): void
+    {
+        foreach (is_array($events) ? $events : [] as $event) {
+            if (! is_array($event) || ! self::isSound($event)) {
+                $fail(self::NOT_UNDERSTOOD);
+
+                return;
+            }
+        }
+    }
+
+    /** @param  array<mixed>  $event */
+    private static function isSound(array $event): bool
+    {
+        $whole = static fn (string $name, int $least, int $most): bool => is_int($event[$name] ?? null)
+            && $event[$name] >= $least && $event[$name] <= $most;
+        $maybe = static fn (string $name, int $most): bool => ! isset($event[$name]) || $whole($name, 0, $most);
+        $id = $event['id'] ?? null;
+        $kind = $event['kind'] ?? null;
+
+        return is_string($id) && $id !== '' && strlen($id) <= self::LONGEST_ID && ! str_starts_with($id, 'server-')
+            && is_string($kind) && EventKind::tryFrom($kind)?->isTheBrowsers() === true
+            && $whole('seq', 1, self::MOST_SEQ) && $maybe('madeAt', PHP_INT_MAX) && $maybe('position', self::MOST_POSITION)
+            && array_diff_key($event, self::KEYS) === []
+            && strlen((string) json_encode($event['value'] ?? null)) <= self::MOST_BYTES;
     }
 
     /** @return list<Event> received now */

@@ -26,7 +26,7 @@ final class SittingEvents
     private const MOST_BYTES = 20 * 1024 * 1024;
 
     /** So many events may be folded anew before the state is put down again. */
-    private const SNAPSHOT_AFTER = 40;
+    private const SNAPSHOT_AFTER = 24;
 
     /** Row of the latest event that is folded, and how many follow the snapshot. */
     private int $upTo = 0;

@@ -107,6 +107,8 @@ return new class extends Migration
             $table->unsignedSmallInteger('position')->nullable();
             $table->json('value')->nullable();
             $table->unique(['sitting_id', 'uid']);
+            // With the row's id, which every index ends in: what has come since an event.
+            $table->index('sitting_id');
         });
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Bench\Measurements;
+use App\Bench\SaveTrial;
 use Illuminate\Console\Command;
 
 final class Bench extends Command
@@ -13,7 +14,7 @@ final class Bench extends Command
 
     protected $description = 'Measure the core, each beside a bare PHP loop over the same data';
 
-    public function handle(Measurements $measurements): int
+    public function handle(Measurements $measurements, SaveTrial $saves): int
     {
         $rows = [];
         foreach ($measurements->all() as $name => $measure) {
@@ -22,7 +23,10 @@ final class Bench extends Command
             }
             $rows[] = [$name, ...$measure()];
         }
-        $this->table(['What', 'Time', 'Wanted', 'Met', 'Ratio to a bare loop', 'Peak memory'], $rows);
+        if (! is_string($this->option('only')) || str_contains('A save', $this->option('only'))) {
+            array_push($rows, ...$saves->rows());
+        }
+        $this->table(['What', 'Time', 'Wanted', 'Met', 'Ratio to bare', 'Peak memory'], $rows);
 
         return self::SUCCESS;
     }

@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Account\User;
+use App\Assembly\TestBuilder;
+use App\Question\Exam;
+use App\Sitting\Pen;
+use App\Sitting\Sitting;
+use CurlHandle;
+use CurlMultiHandle;
+use Illuminate\Cookie\CookieValuePrefix;
+use Illuminate\Support\Facades\Crypt;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use RuntimeException;
+use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Assembly\Recipe;
+
+/** Many people who answer at once, over real HTTP. */
+final class Crowd
+{
+    /** It has questions with one answer only. */
+    private const EXAM = 'refuge-warden';
+
+    private const QUESTIONS = 20;
+
+    public const TAB = 'crowd';
+
+    /** @var list<CrowdMember> */
+    private array $members = [];
+
+    /** @var array<int, int> status => answers; 0: none came */
+    private array $statuses = [];
+
+    /** @var list<float> milliseconds */
+    private array $took = [];
+
+    private CurlMultiHandle $multi;
+
+    public function __construct(
+        private readonly TestBuilder $builder,
+        private readonly Pen $pen,
+    ) {
+        $this->multi = curl_multi_init();
+    }
+
+    /**
+     * Makes people, signs each in, and opens a sitting for each: all that is not to be measured.
+     *
+     * @return list<CrowdMember>
+     */
+    public function gather(int $people): array
+    {
+        $exam = Exam::query()->where('slug', self::EXAM)->firstOrFail();
+        $recipe = new Recipe(new Filters(), self::QUESTIONS, Mode::Untimed);
+        for ($i = 0; $i < $people; $i++) {
+            $user = User::query()->create([
+                'name' => "Person {$i}", 'email' => Str::lower(Str::random(12)).'@corvane.example', 'password' => '!',
+            ])->refresh();
+            $sitting = Sitting::ready($this->builder->build($exam, $user, $recipe, "load {$i}"), $user);
+            $this->pen->open($sitting, self::TAB, take: true);
+            [$cookie, $token] = $this->signIn($user);
+            $this->members[] = new CrowdMember(
+                sitting: $sitting->id,
+                cookie: $cookie,
+                token: $token,
+                options: $this->options($sitting),
+            );
+        }
+
+        return $this->members;
+    }
+
+    /** Milliseconds that one post of events takes. */
+    public function time(string $address, CrowdMember $member): float
+    {
+        ['handle' => $handle] = $this->request($address, $member);
+        $said = curl_exec($handle);
+        if (curl_getinfo($handle, CURLINFO_RESPONSE_CODE) !== 200) {
+            throw new RuntimeException("{$address} answered: {$said}");
+        }
+
+        return 1000 * (float) curl_getinfo($handle, CURLINFO_TOTAL_TIME);
+    }
+
+    /**
+     * Lets them answer.
+     *
+     * @param  float  $seconds  for so long
+     * @param  float  $pause  seconds between the saves of one person; 0: as fast as they are answered
+     */
+    public function answer(string $address, float $seconds, float $pause): void
+    {
+        $from = microtime(true);
+        foreach ($this->members as $i => $member) {
+            $member->next = $pause * $i / count($this->members);
+        }
+        $busy = [];
+        do {
+            $now = microtime(true) - $from;
+            foreach ($this->members as $i => $member) {
+                if (! isset($busy[$i]) && $now < $seconds && $member->next <= $now) {
+                    $busy[$i] = $this->send($address, $member);
+                    $member->next = max($member->next + $pause, $pause === 0.0 ? $now : 0.0);
+                }
+            }
+            curl_multi_exec($this->multi, $running);
+            while ($done = curl_multi_info_read($this->multi)) {
+                foreach ($busy as $who => ['handle' => $handle, 'ids' => $ids]) {
+                    if ($handle === $done['handle']) {
+                        $this->hear($this->members[$who], $handle, $ids);
+                        unset($busy[$who]);
+                    }
+                }
+            }
+            curl_multi_select($this->multi, 0.005);
+        } while ($now < $seconds || $busy !== []);
+    }
+
+    /** @return array<int, int> status => how often; 0: no answer came */
+    public function statuses(): array
+    {
+        ksort($this->statuses);
+
+        return $this->statuses;
+    }
+
+    /** Milliseconds that so large a share of the saves took at most. */
+    public function percentile(float $share): float
+    {
+        sort($this->took);
+
+        return $this->took === [] ? 0.0 : $this->took[(int) floor($share * (count($this->took) - 1))];
+    }
+
+    public function acknowledged(): int
+    {
+        return array_sum(array_map(fn (CrowdMember $member): int => count($member->acknowledged), $this->members));
+    }
+
+    /** How many acknowledged events are not stored. */
+    public function missing(): int
+    {
+        $missing = 0;
+        foreach ($this->members as $member) {
+            $stored = DB::table('sitting_events')->where('sitting_id', $member->sitting)->pluck('uid')->all();
+            $missing += count(array_diff($member->acknowledged, $stored));
+        }
+
+        return $missing;
+    }
+
+    /** @return array{handle: CurlHandle, ids: list<string>} */
+    private function send(string $address, CrowdMember $member): array
+    {
+        $sent = $this->request("http://{$address}/api/sittings/{$member->sitting}/events", $member);
+        curl_multi_add_handle($this->multi, $sent['handle']);
+
+        return $sent;
+    }
+
+    /** @return array{handle: CurlHandle, ids: list<string>} */
+    private function request(string $address, CrowdMember $member): array
+    {
+        $events = $member->events();
+        $handle = curl_init($address);
+        curl_setopt_array($handle, [
+            CURLOPT_POSTFIELDS => json_encode(['tab' => self::TAB, 'events' => $events], JSON_THROW_ON_ERROR),
+            CURLOPT_HTTPHEADER => [
+                'Content-Type: application/json', 'Accept: application/json', "X-CSRF-TOKEN: {$member->token}",
+                "Cookie: {$member->cookie}",
+            ],
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_TIMEOUT => 30,
+        ]);
+
+        return ['handle' => $handle, 'ids' => array_column($events, 'id')];
+    }
+
+    /** @param  list<string>  $ids */
+    private function hear(CrowdMember $member, CurlHandle $handle, array $ids): void
+    {
+        $status = (int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE);
+        $this->statuses[$status] = ($this->statuses[$status] ?? 0) + 1;
+        $this->took[] = 1000 * (float) curl_getinfo($handle, CURLINFO_TOTAL_TIME);
+        if ($status === 200) {
+            array_push($member->acknowledged, ...$ids);
+        }
+        curl_multi_remove_handle($this->multi, $handle);
+    }
+
+    /** @return array{string, string} cookie and token of a session that is signed in */
+    private function signIn(User $user): array
+    {
+        $session = app('session')->driver();
+        $session->setId(null);
+        $session->flush();
+        $session->start();
+        $session->regenerateToken();
+        $session->put(app('auth')->guard('web')->getName(), $user->id);
+        $session->put('password_hash_web', app('auth')->guard('web')->hashPasswordForCookie($user->password));
+        $session->save();
+        $name = (string) config('session.cookie');
+        $value = CookieValuePrefix::create($name, Crypt::getKey()).$session->getId();
+
+        return ["{$name}=".urlencode(Crypt::encryptString($value)), $session->token()];
+    }
+
+    /** @return list<list<string>> */
+    private function options(Sitting $sitting): array
+    {
+        $shown = DB::table('test_items')->join('question_versions', 'question_versions.id', '=', 'test_items.version_id')
+            ->where('test_id', $sitting->test_id)->orderBy('position')->pluck('shown')->all();
+
+        return array_values(array_map(
+            fn (mixed $json): array => array_column(json_decode((string) $json, true)['options'], 'id'),
+            $shown,
+        ));
+    }
+}

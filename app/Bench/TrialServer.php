@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use RuntimeException;
+
+/** PHP's own web server with several workers, on a port of its own, over the database of this process. */
+final class TrialServer
+{
+    private const WAIT_MS = 10_000;
+
+    /** @var resource|null */
+    private $process = null;
+
+    public readonly string $address;
+
+    public function __construct(private readonly int $workers)
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('No port is free.');
+        $this->address = (string) stream_socket_get_name($socket, false);
+        fclose($socket);
+    }
+
+    public function __destruct()
+    {
+        $this->stop();
+    }
+
+    public function start(): void
+    {
+        $environment = [
+            'PHP_CLI_SERVER_WORKERS' => (string) $this->workers,
+            'DB_DATABASE' => (string) config('database.connections.sqlite.database'),
+            'UPLANDIA_BENCH' => 'true',
+            'APP_URL' => "http://{$this->address}",
+        ];
+        $nothing = ['file', '/dev/null', 'r+'];
+        $process = proc_open(
+            [PHP_BINARY, '-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-S', $this->address, '-t', 'public',
+                'bootstrap/serve.php'],
+            [$nothing, $nothing, $nothing],
+            $pipes,
+            base_path(),
+            $environment + getenv(),
+        );
+        $this->process = $process === false ? throw new RuntimeException('The server did not start.') : $process;
+        for ($waited = 0; $waited < self::WAIT_MS; $waited += 50) {
+            if (@stream_socket_client("tcp://{$this->address}") !== false) {
+                return;
+            }
+            usleep(50_000);
+        }
+        throw new RuntimeException('The server does not answer.');
+    }
+
+    public function stop(): void
+    {
+        if ($this->process !== null) {
+            $pid = proc_get_status($this->process)['pid'];
+            // Its workers are its children, and outlive it when it is killed.
+            exec("pkill -TERM -P {$pid}");
+            proc_terminate($this->process);
+            proc_close($this->process);
+            $this->process = null;
+        }
+    }
+}
