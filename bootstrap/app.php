@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\WellFormed;
 use App\Http\Problem;
+use App\Http\Refusal;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -11,6 +13,7 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Log;
+use Uplandia\Core\Refused;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
@@ -18,11 +21,14 @@ return Application::configure(basePath: dirname(__DIR__))
         // The app is same-origin, and the package behind this middleware is one of the stand-ins in compat/.
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
+        $middleware->prepend(WellFormed::class);
         $middleware->authenticateSessions();
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->encryptCookies(except: ['uplandia_look']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        // What was refused is told to whoever asked; it is no fault of ours.
+        $exceptions->dontReport([Refusal::class, Refused::class]);
         $exceptions->dontFlash(['password', 'current_password', 'new_password', 'password_confirmation']);
         $exceptions->shouldRenderJsonWhen(
             fn (Request $request): bool => $request->is('api/*') || $request->expectsJson(),

@@ -6,7 +6,8 @@ declare(strict_types=1);
 
 $path = urldecode((string) parse_url((string) ($_SERVER['REQUEST_URI'] ?? '/'), PHP_URL_PATH));
 $public = __DIR__.'/../public';
-$file = realpath($public.$path);
+// No file has NUL in its name, and PHP will not look for one.
+$file = str_contains($path, "\0") ? false : realpath($public.$path);
 
 if (
     $path !== '/' &&

@@ -16,6 +16,8 @@ return [
 
     // One-click sign-in for the made-up people: only where this is on, and `./uplandia demo` alone turns it on.
     'demo' => (bool) env('UPLANDIA_DEMO', false),
+    // How often one machine may try a door (sign in, register, reset); a sixth of it for one account.
+    'doors_per_minute' => (int) env('UPLANDIA_DOORS_PER_MINUTE', 60),
     // A bare route to measure others against; on in benches only.
     'bench' => (bool) env('UPLANDIA_BENCH', false),
 ];

@@ -14,6 +14,9 @@ use App\Sitting\SittingController;
 use App\Today\TodayController;
 use Illuminate\Support\Facades\Route;
 
+// Beyond this there is no question, and beyond all integers no number.
+Route::pattern('position', '[0-9]{1,4}');
+
 if (config('app.bench') === true) {
     Route::post('bench/row', BareRowController::class)->middleware(['auth', 'throttle:api']);
 }
@@ -56,10 +59,8 @@ Route::prefix('api')->group(function (): void {
             Route::post('sittings/{sitting}/questions/{position}/rubric', [
                 ResultController::class,
                 'mark',
-            ])->whereNumber('position');
-            Route::get('sittings/{sitting}/questions/{position}', [ResultController::class, 'explain'])->whereNumber(
-                'position',
-            );
+            ]);
+            Route::get('sittings/{sitting}/questions/{position}', [ResultController::class, 'explain']);
         });
     });
     Route::fallback(fn () => abort(404));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Account;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\Form;
 use OpenApi\Attributes as OA;
 
 #[
@@ -17,7 +17,7 @@ use OpenApi\Attributes as OA;
         ],
     ),
 ]
-final class AccountRequest extends FormRequest
+final class AccountRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Account;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\Form;
 use OpenApi\Attributes as OA;
 
 #[
@@ -14,7 +14,7 @@ use OpenApi\Attributes as OA;
         properties: [new OA\Property(property: 'current_password', type: 'string')],
     ),
 ]
-final class DeleteAccountRequest extends FormRequest
+final class DeleteAccountRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

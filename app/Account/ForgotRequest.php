@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Account;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\Form;
 use OpenApi\Attributes as OA;
 
 #[
@@ -14,7 +14,7 @@ use OpenApi\Attributes as OA;
         properties: [new OA\Property(property: 'email', type: 'string')],
     ),
 ]
-final class ForgotRequest extends FormRequest
+final class ForgotRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

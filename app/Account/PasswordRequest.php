@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Account;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\Form;
 use Illuminate\Validation\Rules\Password;
 use OpenApi\Attributes as OA;
 
@@ -18,7 +18,7 @@ use OpenApi\Attributes as OA;
         ],
     ),
 ]
-final class PasswordRequest extends FormRequest
+final class PasswordRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

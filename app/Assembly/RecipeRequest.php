@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
+use App\Http\Form;
 use Closure;
-use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 use Uplandia\Core\Assembly\InvalidRecipe;
 use Uplandia\Core\Assembly\Mode;
@@ -57,7 +57,7 @@ use Uplandia\Core\Question\Kind;
         ],
     ),
 ]
-final class RecipeRequest extends FormRequest
+final class RecipeRequest extends Form
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -47,6 +47,11 @@ final class Problem
         );
     }
 
+    public static function of(int $status, string $message, string $reason): JsonResponse
+    {
+        return new JsonResponse(new ProblemView($message, $reason, new \stdClass()), $status);
+    }
+
     public static function sentence(int $status): string
     {
         return match ($status) {

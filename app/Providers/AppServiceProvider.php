@@ -57,16 +57,16 @@ final class AppServiceProvider extends ServiceProvider
         );
 
         RateLimiter::for('doors', function (Request $request): array {
+            $many = (int) config('app.doors_per_minute');
             // Guessing is slowed for each account that is guessed at, and for each machine that guesses.
-            $guessed =
-                $request->string('email')->lower()->value() ?:
-                ($request->has('current_password')
-                    ? $request->user()?->getAuthIdentifier()
-                    : null);
+            $email = $request->input('email');
+            $guessed = is_string($email) && $email !== ''
+                ? mb_strtolower($email)
+                : ($request->has('current_password') ? $request->user()?->getAuthIdentifier() : null);
 
             return [
-                Limit::perMinute(60)->by('machine:'.$request->ip()),
-                ...$guessed ? [Limit::perMinute(10)->by("account:{$guessed}|{$request->ip()}")] : [],
+                Limit::perMinute($many)->by('machine:'.$request->ip()),
+                ...$guessed ? [Limit::perMinute((int) ceil($many / 6))->by("account:{$guessed}|{$request->ip()}")] : [],
             ];
         });
         RateLimiter::for(

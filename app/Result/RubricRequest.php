@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\Form;
 use OpenApi\Attributes as OA;
 
 #[
@@ -21,7 +21,7 @@ use OpenApi\Attributes as OA;
         ],
     ),
 ]
-final class RubricRequest extends FormRequest
+final class RubricRequest extends Form
 {
     /** @return array<string, list<string>> */
     public function rules(): array

@@ -114,9 +114,17 @@ final readonly class Desk
     public function writeSoon(Sitting $sitting, Closure $prepare): mixed
     {
         for ($tries = self::MOST_TRIES; $tries > 0; $tries--) {
-            // The first time it has just been read; if not, its revision tells.
-            $fresh = $tries === self::MOST_TRIES ? clone $sitting : $this->fresh($sitting);
-            $write = $prepare($fresh, $this->now());
+            // Mostly it has just been read. If not, its revision tells, and no refusal goes by what is old.
+            $asRead = $tries === self::MOST_TRIES;
+            $fresh = $asRead ? clone $sitting : $this->fresh($sitting);
+            try {
+                $write = $prepare($fresh, $this->now());
+            } catch (Refusal $refusal) {
+                if ($asRead) {
+                    continue;
+                }
+                throw $refusal;
+            }
             $fresh->revision++;
             $written = DB::transaction(fn (): ?array => $this->save($fresh) ? [$write()] : null);
             if ($written !== null) {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
+use App\Http\Form;
 use Closure;
-use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
@@ -56,7 +56,7 @@ use Uplandia\Core\Sitting\EventKind;
         ],
     ),
 ]
-final class EventsRequest extends FormRequest
+final class EventsRequest extends Form
 {
     private const NOT_UNDERSTOOD =
         'This page sent something that the server does not understand. Reload the page; what was saved is kept.';

@@ -10,12 +10,17 @@ use RuntimeException;
 /** A real server on a real file, killed without warning in mid-sitting. */
 final class KilledServerTest extends TestCase
 {
+    private const KILLS = 100;
+
     private string $folder;
 
     /** @var resource|null */
     private $server = null;
 
     private int $pid = 0;
+
+    /** @var list<resource> kept open, as a browser would */
+    private array $sent = [];
 
     private int $port = 0;
 
@@ -51,29 +56,22 @@ final class KilledServerTest extends TestCase
         self::assertSame(201, $status);
         [, $opened] = $this->ask('POST', "/api/sittings/{$built['sitting']}/open", ['tab' => 'tab']);
         $acknowledged = [];
-        foreach (range(0, 19) as $position) {
-            $choice = $opened['questions'][$position]['body']['options'][$position % 4]['id'];
-            [$status] = $this->ask('POST', "/api/sittings/{$built['sitting']}/events", [
-                'tab' => 'tab',
-                'events' => [
-                    [
-                        'id' => "a{$position}",
-                        'seq' => $position + 10,
-                        'kind' => 'answered',
-                        'position' => $position,
-                        'value' => ['choice' => $choice],
-                    ],
-                ],
-            ]);
-            self::assertSame(200, $status);
+        $path = "/api/sittings/{$built['sitting']}/events";
+        for ($round = 0; $round < self::KILLS; $round++) {
+            $position = $round % 20;
+            $choice = $opened['questions'][$position]['body']['options'][$round % 4]['id'];
+            $event = ['seq' => 2 * $round + 10, 'position' => $position];
+            $answer = ['id' => "a{$round}", 'kind' => 'answered', 'value' => ['choice' => $choice]] + $event;
+            [$status] = $this->ask('POST', $path, ['tab' => 'tab', 'events' => [$answer]]);
+            self::assertSame(200, $status, "Signed out or refused after {$round} kills.");
             $acknowledged[$position] = $choice;
-            if ($position % 5 === 4) {
-                $this->kill();
-                $this->start();
-            }
+            // The next save is on its way, and the server dies at some moment of it.
+            $flag = ['id' => "f{$round}", 'seq' => $event['seq'] + 1, 'kind' => 'flagged', 'value' => true] + $event;
+            $this->post($path, ['tab' => 'tab', 'events' => [$flag]]);
+            usleep(400 * $round);
+            $this->kill();
+            $this->start();
         }
-        $this->kill();
-        $this->start();
         [, $again] = $this->ask('POST', "/api/sittings/{$built['sitting']}/open", ['tab' => 'tab']);
 
         self::assertSame(
@@ -84,6 +82,24 @@ final class KilledServerTest extends TestCase
             ),
         );
         self::assertSame('active', $again['state']['status']);
+    }
+
+    /**
+     * Sends a request and does not wait for the answer.
+     *
+     * @param  array<string, mixed>  $body
+     */
+    private function post(string $path, array $body): void
+    {
+        $socket = stream_socket_client("tcp://127.0.0.1:{$this->port}") ?: throw new RuntimeException('No server.');
+        $json = json_encode($body, JSON_THROW_ON_ERROR);
+        preg_match('/XSRF-TOKEN=([^;]+)/', $this->cookies, $token);
+        fwrite($socket, implode("\r\n", [
+            "POST {$path} HTTP/1.1", "Host: 127.0.0.1:{$this->port}", 'Content-Type: application/json',
+            'Accept: application/json', "Cookie: {$this->cookies}", 'X-XSRF-TOKEN: '.urldecode($token[1] ?? ''),
+            'Content-Length: '.strlen($json), '', $json,
+        ]));
+        $this->sent[] = $socket;
     }
 
     private function start(): void
@@ -101,11 +117,11 @@ final class KilledServerTest extends TestCase
         );
         $this->server = $server === false ? throw new RuntimeException('The server did not start.') : $server;
         $this->pid = proc_get_status($this->server)['pid'];
-        for ($i = 0; $i < 100; $i++) {
+        for ($i = 0; $i < 500; $i++) {
             if (@fsockopen('127.0.0.1', $this->port) !== false) {
                 return;
             }
-            usleep(50_000);
+            usleep(10_000);
         }
         throw new RuntimeException('The server does not answer.');
     }
@@ -172,6 +188,7 @@ final class KilledServerTest extends TestCase
         return [
             'DB_DATABASE' => "{$this->folder}/uplandia.sqlite",
             'UPLANDIA_DEMO' => 'true',
+            'UPLANDIA_DOORS_PER_MINUTE' => '1000000',
             'SESSION_DRIVER' => 'file',
             'CACHE_STORE' => 'file',
             'LOG_CHANNEL' => 'app',
