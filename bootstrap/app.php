@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\KnownHosts;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\WellFormed;
 use App\Http\Problem;
@@ -16,12 +17,11 @@ use Illuminate\Support\Facades\Log;
 use Uplandia\Core\Refused;
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
+    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php')
     ->withMiddleware(function (Middleware $middleware): void {
         // The app is same-origin, and the package behind this middleware is one of the stand-ins in compat/.
         $middleware->remove(HandleCors::class);
-        $middleware->append(SecurityHeaders::class);
-        $middleware->prepend(WellFormed::class);
+        $middleware->prepend([SecurityHeaders::class, WellFormed::class, KnownHosts::class]);
         $middleware->authenticateSessions();
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->encryptCookies(except: ['uplandia_look']);

@@ -4,22 +4,51 @@ declare(strict_types=1);
 
 // Router of PHP's own web server: files under public/ as they are, everything else through Laravel.
 
+use App\Http\Middleware\SecurityHeaders;
+
 $path = urldecode((string) parse_url((string) ($_SERVER['REQUEST_URI'] ?? '/'), PHP_URL_PATH));
-$public = __DIR__.'/../public';
+$public = (string) realpath(__DIR__.'/../public');
 // No file has NUL in its name, and PHP will not look for one.
 $file = str_contains($path, "\0") ? false : realpath($public.$path);
+$types = [
+    'css' => 'text/css; charset=utf-8',
+    'ico' => 'image/x-icon',
+    'js' => 'text/javascript; charset=utf-8',
+    'json' => 'application/json',
+    'png' => 'image/png',
+    'svg' => 'image/svg+xml',
+    'txt' => 'text/plain; charset=utf-8',
+    'webmanifest' => 'application/manifest+json',
+    'woff' => 'font/woff',
+    'woff2' => 'font/woff2',
+];
+$type = $file === false ? null : $types[pathinfo($file, PATHINFO_EXTENSION)] ?? null;
 
-if (
-    $path !== '/' &&
-    $file !== false &&
-    str_starts_with($file, (string) realpath($public).DIRECTORY_SEPARATOR) &&
-    is_file($file) &&
-    ! str_ends_with($file, '.php')
-) {
-    return false;
+if ($file === false || $type === null || ! str_starts_with($file, $public.DIRECTORY_SEPARATOR) || ! is_file($file)) {
+    $_SERVER['SCRIPT_NAME'] = '/index.php';
+    $_SERVER['SCRIPT_FILENAME'] = $public.'/index.php';
+
+    require $public.'/index.php';
+
+    return;
 }
 
-$_SERVER['SCRIPT_NAME'] = '/index.php';
-$_SERVER['SCRIPT_FILENAME'] = $public.'/index.php';
+// Served here and not by the web server, which would leave the headers out.
+require_once __DIR__.'/../app/Http/Middleware/SecurityHeaders.php';
+foreach (SecurityHeaders::ALWAYS as $name => $value) {
+    header("{$name}: {$value}");
+}
+$tag = '"'.dechex((int) filemtime($file)).'-'.dechex((int) filesize($file)).'"';
+header("Content-Type: {$type}");
+header("ETag: {$tag}");
+// What is built has a name made of its contents.
+header('Cache-Control: '.(str_starts_with($path, '/build/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache'));
+if (($_SERVER['HTTP_IF_NONE_MATCH'] ?? '') === $tag) {
+    http_response_code(304);
 
-require $public.'/index.php';
+    return;
+}
+header('Content-Length: '.filesize($file));
+if ($_SERVER['REQUEST_METHOD'] !== 'HEAD') {
+    readfile($file);
+}

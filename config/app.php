@@ -7,6 +7,13 @@ return [
     'env' => env('APP_ENV', 'production'),
     'debug' => (bool) env('APP_DEBUG', false),
     'url' => env('APP_URL', 'http://127.0.0.1:8000'),
+    // Scripts and styles come from wherever the page came from.
+    'asset_url' => '/',
+    // Other names under which this server may be asked, beside that of its address; one that is only reached from its
+    // own machine answers to all names of that machine.
+    'hosts' => array_filter(explode(',', (string) env('UPLANDIA_HOSTS', ''))),
+    // Addresses, with commas, of proxies whose word on who asks, and how, is taken; "*": whoever asks is one.
+    'proxies' => (string) env('UPLANDIA_PROXIES', ''),
     'timezone' => 'UTC',
     'locale' => 'en',
     'fallback_locale' => 'en',

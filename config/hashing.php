@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    'driver' => 'bcrypt',
+    'driver' => 'whole_bcrypt',
     'bcrypt' => ['rounds' => (int) env('BCRYPT_ROUNDS', 12), 'verify' => true],
     'rehash_on_login' => true,
 ];

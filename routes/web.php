@@ -12,6 +12,7 @@ use App\Result\ResultController;
 use App\Sitting\NewSittingController;
 use App\Sitting\SittingController;
 use App\Today\TodayController;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 
 // Beyond this there is no question, and beyond all integers no number.
@@ -21,6 +22,13 @@ if (config('app.bench') === true) {
     Route::post('bench/row', BareRowController::class)->middleware(['auth', 'throttle:api']);
 }
 
+// Tells whoever looks after the server that it answers, and nobody else that anybody asked.
+Route::get('up', function () {
+    DB::select('select 1');
+
+    return response("Uplandia is up.\n", 200, ['Content-Type' => 'text/plain; charset=utf-8']);
+})->withoutMiddleware('web');
+
 Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show'])->middleware('throttle:api');
     Route::delete('session', [SessionController::class, 'destroy'])->middleware('throttle:api');
@@ -29,6 +37,7 @@ Route::prefix('api')->group(function (): void {
         Route::post('session', [SessionController::class, 'store']);
         Route::post('session/demo', [SessionController::class, 'demo']);
         Route::post('account', [AccountController::class, 'store']);
+        Route::post('account/confirm', [AccountController::class, 'confirm']);
         Route::post('password/forgot', [AccountController::class, 'forgot']);
         Route::post('password/reset', [AccountController::class, 'reset']);
     });
@@ -71,4 +80,4 @@ Route::get('media/{name}', [MediaController::class, 'show'])
     ->where('name', '[a-z0-9]+\.[a-z0-9]+');
 
 // Every other address is a screen of the one page; the browser finds out which.
-Route::view('{screen?}', 'app')->where('screen', '^(?!(api|media)(/|$)).*')->name('screen');
+Route::view('{screen?}', 'app')->where('screen', '^(?!(api|media|up)(/|$)).*')->name('screen');

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Account;
 
-use App\Http\Form;
 use OpenApi\Attributes as OA;
 
 #[
@@ -14,7 +13,7 @@ use OpenApi\Attributes as OA;
         properties: [new OA\Property(property: 'email', type: 'string')],
     ),
 ]
-final class ForgotRequest extends Form
+final class ForgotRequest extends AddressForm
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -22,11 +21,5 @@ final class ForgotRequest extends Form
         return [
             'email' => ['required', 'string', 'email', 'max:255'],
         ];
-    }
-
-    /** @return array<string, string> */
-    public function messages(): array
-    {
-        return Wording::MESSAGES;
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Account;
 
-use App\Http\Form;
 use Illuminate\Validation\Rules\Password;
 use OpenApi\Attributes as OA;
 
@@ -19,7 +18,7 @@ use OpenApi\Attributes as OA;
         ],
     ),
 ]
-final class ResetRequest extends Form
+final class ResetRequest extends AddressForm
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -29,11 +28,5 @@ final class ResetRequest extends Form
             'email' => ['required', 'string', 'email', 'max:255'],
             'password' => ['required', 'string', 'max:200', Password::min(10)],
         ];
-    }
-
-    /** @return array<string, string> */
-    public function messages(): array
-    {
-        return Wording::MESSAGES;
     }
 }

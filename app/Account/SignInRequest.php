@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Account;
 
-use App\Http\Form;
 use OpenApi\Attributes as OA;
 
 #[
@@ -18,7 +17,7 @@ use OpenApi\Attributes as OA;
         ],
     ),
 ]
-final class SignInRequest extends Form
+final class SignInRequest extends AddressForm
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -28,11 +27,5 @@ final class SignInRequest extends Form
             'password' => ['required', 'string', 'max:500'],
             'remember' => ['boolean'],
         ];
-    }
-
-    /** @return array<string, string> */
-    public function messages(): array
-    {
-        return Wording::MESSAGES;
     }
 }

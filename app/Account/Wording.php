@@ -12,7 +12,6 @@ final class Wording
         'name.max' => 'A name can have up to 80 letters.',
         'email.required' => 'Enter your e-mail address.',
         'email.email' => 'This does not look like an e-mail address. Check it for a slip.',
-        'email.unique' => 'There is an account with this address already. Sign in, or ask for a new password.',
         'password.required' => 'Enter your password.',
         'password.min' => 'A password needs at least 10 characters. A short sentence is easy to remember.',
         'current_password.required' => 'Enter the password you have now.',

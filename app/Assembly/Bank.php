@@ -70,11 +70,23 @@ final readonly class Bank
     /**
      * What passes some filters, by topic. Nothing is fetched of the questions themselves.
      *
+     * @param  list<int>  $heldBack  questions to leave out
      * @return array<int, Supply> by topic id, in the order of the blueprint
      */
-    public function supplies(Exam $exam, User $user, Filters $filters, Syllabus $syllabus): array
-    {
-        $selection = $this->selection(exam: $exam, user: $user, filters: $filters, syllabus: $syllabus);
+    public function supplies(
+        Exam $exam,
+        User $user,
+        Filters $filters,
+        Syllabus $syllabus,
+        array $heldBack = [],
+    ): array {
+        $selection = $this->selection(
+            exam: $exam,
+            user: $user,
+            filters: $filters,
+            syllabus: $syllabus,
+            heldBack: $heldBack,
+        );
         $units = [];
         foreach ($this->singles($selection) as $topic => $n) {
             $units[$topic][1] = $n;
@@ -95,11 +107,23 @@ final readonly class Bank
     /**
      * The units themselves, for drawing, as columns: a pool may hold the whole bank.
      *
+     * @param  list<int>  $heldBack  questions to leave out
      * @return array<int, Pool> by topic id
      */
-    public function pools(Exam $exam, User $user, Filters $filters, Syllabus $syllabus): array
-    {
-        $selection = $this->selection(exam: $exam, user: $user, filters: $filters, syllabus: $syllabus);
+    public function pools(
+        Exam $exam,
+        User $user,
+        Filters $filters,
+        Syllabus $syllabus,
+        array $heldBack = [],
+    ): array {
+        $selection = $this->selection(
+            exam: $exam,
+            user: $user,
+            filters: $filters,
+            syllabus: $syllabus,
+            heldBack: $heldBack,
+        );
         $pools = [];
         $alone = $selection->questions()->whereNull('questions.unit_id')->orderBy('questions.id');
         foreach (
@@ -145,8 +169,14 @@ final readonly class Bank
         return array_map(fn (int $key): array => $key > 0 ? [$key] : $whole[-$key] ?? [], $keys);
     }
 
-    private function selection(Exam $exam, User $user, Filters $filters, Syllabus $syllabus): Selection
-    {
+    /** @param  list<int>  $heldBack */
+    private function selection(
+        Exam $exam,
+        User $user,
+        Filters $filters,
+        Syllabus $syllabus,
+        array $heldBack,
+    ): Selection {
         $today = ($enrolment = Enrolment::of($user->id, $exam->id))->dayOf(Moment::now($this->clock));
 
         return new Selection(
@@ -155,6 +185,7 @@ final readonly class Bank
             user: $user->id,
             filters: $filters,
             topics: $filters->topics === null ? null : array_merge([], ...$syllabus->chosen($filters->topics)),
+            heldBack: $heldBack,
             dueUntil: $enrolment->allIsDueOn($today) ? null : $today,
         );
     }

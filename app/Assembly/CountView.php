@@ -19,6 +19,13 @@ final readonly class CountView
         #[OA\Property(nullable: true, description: 'The nearest smaller count that can be made.')] public ?int $below,
         #[OA\Property(nullable: true, description: 'The nearest larger count that can be made.')] public ?int $above,
         #[
+            OA\Property(
+                nullable: true,
+                description: 'What is left out because a running sitting holds it; null: nothing.',
+            ),
+        ]
+        public ?string $leftOut,
+        #[
             OA\Property(description: 'Time limit that would be set if none is given, in minutes, before extra time.'),
         ]
         public int $minutes,

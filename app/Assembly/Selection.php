@@ -19,6 +19,7 @@ final readonly class Selection
 {
     /**
      * @param  list<int>|null  $topics  ids; null: all of the exam
+     * @param  list<int>  $heldBack  questions that are left out, whatever the filters say
      * @param  int|null  $dueUntil  the last day on which what is scheduled is due; null: all that is scheduled is
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class Selection
         private int $user,
         private Filters $filters,
         private ?array $topics,
+        private array $heldBack,
         private ?int $dueUntil,
     ) {
     }
@@ -47,6 +49,9 @@ final readonly class Selection
         $query = DB::table('questions')->where('questions.exam_id', $this->exam)->whereNull('questions.retired_at');
         if ($this->topics !== null) {
             $query->whereIn('questions.topic_id', $this->topics);
+        }
+        if ($this->heldBack !== []) {
+            $query->whereIntegerNotInRaw('questions.id', collect($this->heldBack));
         }
         if ($this->filters->difficulties !== []) {
             $query->whereIn('questions.difficulty', array_column($this->filters->difficulties, 'value'));

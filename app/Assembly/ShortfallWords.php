@@ -27,8 +27,14 @@ final readonly class ShortfallWords
     {
     }
 
-    public function sentence(Exam $exam, User $user, Recipe $recipe, Composition $composition): string
-    {
+    /** @param  list<int>  $heldBack  questions that are left out anyway */
+    public function sentence(
+        Exam $exam,
+        User $user,
+        Recipe $recipe,
+        Composition $composition,
+        array $heldBack = [],
+    ): string {
         $ways = [];
         if ($composition->below !== null) {
             $ways[] = 'ask for '.($composition->below === 1 ? '1' : 'up to '.$composition->below);
@@ -47,7 +53,13 @@ final readonly class ShortfallWords
             default => "There are {$composition->available} questions with these choices",
         };
         foreach (
-            $this->gains(exam: $exam, user: $user, recipe: $recipe, here: $composition->available) as $filter => $gain
+            $this->gains(
+                exam: $exam,
+                user: $user,
+                recipe: $recipe,
+                here: $composition->available,
+                heldBack: $heldBack,
+            ) as $filter => $gain
         ) {
             $ways[] = self::DROP[$filter]." ({$gain} more)";
         }
@@ -56,8 +68,11 @@ final readonly class ShortfallWords
             ($ways === [] ? 'This exam has no more.' : ucfirst(implode(', or ', $ways)).'.');
     }
 
-    /** @return array<string, int> filter => how many questions dropping it would add */
-    private function gains(Exam $exam, User $user, Recipe $recipe, int $here): array
+    /**
+     * @param  list<int>  $heldBack
+     * @return array<string, int> filter => how many questions dropping it would add
+     */
+    private function gains(Exam $exam, User $user, Recipe $recipe, int $here, array $heldBack): array
     {
         $syllabus = Syllabus::of($exam);
         $without = [];
@@ -65,7 +80,13 @@ final readonly class ShortfallWords
             $without[$name] = [
                 'all' => array_sum(
                     array_column(
-                        $this->bank->supplies(exam: $exam, user: $user, filters: $filters, syllabus: $syllabus),
+                        $this->bank->supplies(
+                            exam: $exam,
+                            user: $user,
+                            filters: $filters,
+                            syllabus: $syllabus,
+                            heldBack: $heldBack,
+                        ),
                         'total',
                     ),
                 ),

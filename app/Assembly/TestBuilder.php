@@ -24,22 +24,41 @@ final readonly class TestBuilder
     /** A title names up to so many topics. */
     private const NAMED = 3;
 
-    public function __construct(private Bank $bank, private ShortfallWords $words)
+    public function __construct(private Bank $bank, private ShortfallWords $words, private HoldsBack $running)
     {
     }
 
     public function count(Exam $exam, User $user, Recipe $recipe): CountView
     {
         $syllabus = Syllabus::of($exam);
-        $composition = $this->composition(exam: $exam, user: $user, recipe: $recipe, syllabus: $syllabus);
+        $heldBack = $this->heldBack($user, $recipe);
+        $composition = $this->composition(
+            exam: $exam,
+            user: $user,
+            recipe: $recipe,
+            syllabus: $syllabus,
+            heldBack: $heldBack,
+        );
 
         return new CountView(
             available: $composition->available,
             shortfall: $composition->counts === null
-                ? $this->words->sentence(exam: $exam, user: $user, recipe: $recipe, composition: $composition)
+                ? $this->words->sentence(
+                    exam: $exam,
+                    user: $user,
+                    recipe: $recipe,
+                    composition: $composition,
+                    heldBack: $heldBack,
+                )
                 : null,
             below: $composition->below,
             above: $composition->above,
+            leftOut: $heldBack === []
+                ? null
+                : $this->leftOut(
+                    $composition->available,
+                    $this->composition(exam: $exam, user: $user, recipe: $recipe, syllabus: $syllabus)->available,
+                ),
             minutes: self::minutesFor($exam, $recipe->count),
         );
     }
@@ -52,16 +71,35 @@ final readonly class TestBuilder
     public function build(Exam $exam, User $user, Recipe $recipe, ?string $seed = null): Test
     {
         $syllabus = Syllabus::of($exam);
-        $composition = $this->composition(exam: $exam, user: $user, recipe: $recipe, syllabus: $syllabus);
+        $heldBack = $this->heldBack($user, $recipe);
+        $composition = $this->composition(
+            exam: $exam,
+            user: $user,
+            recipe: $recipe,
+            syllabus: $syllabus,
+            heldBack: $heldBack,
+        );
         if ($composition->counts === null) {
             $reason = $composition->available < $recipe->count ? 'too_few' : 'does_not_fit';
             throw Refusal::unmet(
                 $reason,
-                $this->words->sentence(exam: $exam, user: $user, recipe: $recipe, composition: $composition),
+                $this->words->sentence(
+                    exam: $exam,
+                    user: $user,
+                    recipe: $recipe,
+                    composition: $composition,
+                    heldBack: $heldBack,
+                ),
             );
         }
         $seed = new Seed($seed ?? Str::random(32));
-        $pools = $this->bank->pools(exam: $exam, user: $user, filters: $recipe->filters, syllabus: $syllabus);
+        $pools = $this->bank->pools(
+            exam: $exam,
+            user: $user,
+            filters: $recipe->filters,
+            syllabus: $syllabus,
+            heldBack: $heldBack,
+        );
         $chosen = $syllabus->chosen($recipe->filters->topics);
         $drawn = [];
         foreach (array_values($chosen) as $i => $topics) {
@@ -99,9 +137,40 @@ final readonly class TestBuilder
         return (int) ceil($questions * (float) $exam->rules['minutesPerQuestion']);
     }
 
-    private function composition(Exam $exam, User $user, Recipe $recipe, Syllabus $syllabus): Composition
+    /**
+     * Tutor mode shows answers. What a sitting with a clock still asks for is none of its questions.
+     *
+     * @return list<int>
+     */
+    private function heldBack(User $user, Recipe $recipe): array
     {
-        $supplies = $this->bank->supplies(exam: $exam, user: $user, filters: $recipe->filters, syllabus: $syllabus);
+        return $recipe->mode === Mode::Tutor ? $this->running->heldBack($user) : [];
+    }
+
+    private function leftOut(int $available, int $withThem): ?string
+    {
+        return match (($n = $withThem - $available)) {
+            0 => null,
+            1 => '1 question is left out: it is in a test of yours whose clock still runs.',
+            default => "{$n} questions are left out: they are in a test of yours whose clock still runs.",
+        };
+    }
+
+    /** @param  list<int>  $heldBack */
+    private function composition(
+        Exam $exam,
+        User $user,
+        Recipe $recipe,
+        Syllabus $syllabus,
+        array $heldBack = [],
+    ): Composition {
+        $supplies = $this->bank->supplies(
+            exam: $exam,
+            user: $user,
+            filters: $recipe->filters,
+            syllabus: $syllabus,
+            heldBack: $heldBack,
+        );
         $byTop = $weights = [];
         foreach ($syllabus->chosen($recipe->filters->topics) as $top => $topics) {
             $supply = Supply::together(array_values(array_intersect_key($supplies, array_flip($topics))));

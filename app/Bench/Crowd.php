@@ -41,10 +41,8 @@ final class Crowd
 
     private CurlMultiHandle $multi;
 
-    public function __construct(
-        private readonly TestBuilder $builder,
-        private readonly Pen $pen,
-    ) {
+    public function __construct(private readonly TestBuilder $builder, private readonly Pen $pen)
+    {
         $this->multi = curl_multi_init();
     }
 
@@ -58,10 +56,17 @@ final class Crowd
         $exam = Exam::query()->where('slug', self::EXAM)->firstOrFail();
         $recipe = new Recipe(new Filters(), self::QUESTIONS, Mode::Untimed);
         for ($i = 0; $i < $people; $i++) {
-            $user = User::query()->create([
-                'name' => "Person {$i}", 'email' => Str::lower(Str::random(12)).'@corvane.example', 'password' => '!',
-            ])->refresh();
-            $sitting = Sitting::ready($this->builder->build($exam, $user, $recipe, "load {$i}"), $user);
+            $user = User::query()
+                ->create([
+                    'name' => "Person {$i}",
+                    'email' => Str::lower(Str::random(12)).'@corvane.example',
+                    'password' => '!',
+                ])
+                ->refresh();
+            $sitting = Sitting::ready(
+                $this->builder->build(exam: $exam, user: $user, recipe: $recipe, seed: "load {$i}"),
+                $user,
+            );
             $this->pen->open($sitting, self::TAB, take: true);
             [$cookie, $token] = $this->signIn($user);
             $this->members[] = new CrowdMember(
@@ -97,7 +102,7 @@ final class Crowd
     {
         $from = microtime(true);
         foreach ($this->members as $i => $member) {
-            $member->next = $pause * $i / count($this->members);
+            $member->next = ($pause * $i) / count($this->members);
         }
         $busy = [];
         do {
@@ -171,7 +176,9 @@ final class Crowd
         curl_setopt_array($handle, [
             CURLOPT_POSTFIELDS => json_encode(['tab' => self::TAB, 'events' => $events], JSON_THROW_ON_ERROR),
             CURLOPT_HTTPHEADER => [
-                'Content-Type: application/json', 'Accept: application/json', "X-CSRF-TOKEN: {$member->token}",
+                'Content-Type: application/json',
+                'Accept: application/json',
+                "X-CSRF-TOKEN: {$member->token}",
                 "Cookie: {$member->cookie}",
             ],
             CURLOPT_RETURNTRANSFER => true,
@@ -213,12 +220,18 @@ final class Crowd
     /** @return list<list<string>> */
     private function options(Sitting $sitting): array
     {
-        $shown = DB::table('test_items')->join('question_versions', 'question_versions.id', '=', 'test_items.version_id')
-            ->where('test_id', $sitting->test_id)->orderBy('position')->pluck('shown')->all();
+        $shown = DB::table('test_items')
+            ->join('question_versions', 'question_versions.id', '=', 'test_items.version_id')
+            ->where('test_id', $sitting->test_id)
+            ->orderBy('position')
+            ->pluck('shown')
+            ->all();
 
-        return array_values(array_map(
-            fn (mixed $json): array => array_column(json_decode((string) $json, true)['options'], 'id'),
-            $shown,
-        ));
+        return array_values(
+            array_map(
+                fn (mixed $json): array => array_column(json_decode((string) $json, true)['options'], 'id'),
+                $shown,
+            ),
+        );
     }
 }

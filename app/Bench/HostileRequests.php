@@ -8,7 +8,8 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * Requests such as no honest browser sends, over every route of the contract: what is right in most parts, so that it gets
+ * Requests such as no honest browser sends, over every route of the contract: what is right in most parts, so that it
+ * gets
  * far, and wrong in some.
  *
  * @phpstan-type HostileRequest array{method: string, path: string, headers: array<string, string>, body: string|null}
@@ -53,7 +54,7 @@ final class HostileRequests
         $path = (string) preg_replace_callback(
             '/\{(\w+)\}/',
             fn (array $name): string => $this->likely(80)
-                ? $this->one(($known[$name[1]] ?? []) ?: ['0'])
+                ? $this->one($known[$name[1]] ?? [] ?: ['0'])
                 : rawurlencode(substr($this->text(), 0, self::LONGEST_PART)),
             $pattern,
         );
@@ -62,11 +63,24 @@ final class HostileRequests
             $path .= '?'.$this->query();
         }
         if ($this->likely(10)) {
-            $headers[$this->one(['Content-Type', 'Accept', 'X-CSRF-TOKEN', 'X-XSRF-TOKEN', 'Range', 'If-Modified-Since'])] =
-                $this->one(['', 'x', 'application/x-www-form-urlencoded', 'multipart/form-data', 'text/html', '*/*;q=9']);
+            $headers[
+                $this->one(['Content-Type', 'Accept', 'X-CSRF-TOKEN', 'X-XSRF-TOKEN', 'Range', 'If-Modified-Since'])
+            ] = $this->one([
+                '',
+                'x',
+                'application/x-www-form-urlencoded',
+                'multipart/form-data',
+                'text/html',
+                '*/*;q=9',
+            ]);
         }
         $cookies = $this->likely(15)
-            ? $this->one(['uplandia_look[a]=1', 'uplandia_look=%ff%00', 'uplandia_look={"size":[1]}', 'uplandia_session[]=x'])
+            ? $this->one([
+                'uplandia_look[a]=1',
+                'uplandia_look=%ff%00',
+                'uplandia_look={"size":[1]}',
+                'uplandia_session[]=x',
+            ])
             : '';
 
         return [
@@ -81,11 +95,23 @@ final class HostileRequests
     {
         if ($this->likely(12)) {
             return $this->one([
-                '', '{', 'null', '[]', '7', '"x"', "\xff\xfe", '{"a":"\ud800"}', '{"a":1e999}', str_repeat('[', 600),
-                str_repeat('{"a":', 40).'1'.str_repeat('}', 40), 'email[]=x&password[]=y', "a=\0",
+                '',
+                '{',
+                'null',
+                '[]',
+                '7',
+                '"x"',
+                "\xff\xfe",
+                '{"a":"\ud800"}',
+                '{"a":1e999}',
+                str_repeat('[', 600),
+                str_repeat('{"a":', 40).'1'.str_repeat('}', 40),
+                'email[]=x&password[]=y',
+                "a=\0",
             ]);
         }
-        $schema = $this->contract['paths'][$path][$method]['requestBody']['content']['application/json']['schema'] ?? [];
+        $schema =
+            $this->contract['paths'][$path][$method]['requestBody']['content']['application/json']['schema'] ?? [];
         $body = $this->sample($schema, 0);
         $json = json_encode($body, JSON_INVALID_UTF8_SUBSTITUTE | JSON_PARTIAL_OUTPUT_ON_ERROR);
 
@@ -105,7 +131,9 @@ final class HostileRequests
         if (isset($schema['enum'])) {
             return $this->one(array_values((array) $schema['enum']));
         }
-        $type = is_array($schema['type'] ?? null) ? $this->one(array_values($schema['type'])) : $schema['type'] ?? 'any';
+        $type = is_array($schema['type'] ?? null)
+            ? $this->one(array_values($schema['type']))
+            : $schema['type'] ?? 'any';
         if ($type === 'object' && $depth < 5) {
             $made = [];
             foreach ($schema['properties'] ?? [] as $name => $property) {
@@ -119,39 +147,107 @@ final class HostileRequests
 
         return match ($type) {
             'array' => $depth < 5
-                ? array_map(fn (): mixed => $this->sample($schema['items'] ?? [], $depth + 1), range(1, $this->chance->getInt(1, 3)))
+                ? array_map(
+                    fn (): mixed => $this->sample($schema['items'] ?? [], $depth + 1),
+                    range(1, $this->chance->getInt(1, 3)),
+                )
                 : [],
             'integer', 'number' => $this->chance->getInt(0, 30),
             'boolean' => $this->likely(50),
             'null' => null,
-            'string' => $this->likely(70) ? $this->one(['a', 'ridge', 'wren', 'x@corvane.example', 'crowd']) : $this->text(),
-            default => $this->one([null, ['choice' => 'a'], ['text' => 'x'], ['choices' => ['a']], true, 3, $this->nonsense()]),
+            'string' => $this->likely(70)
+                ? $this->one(['a', 'ridge', 'wren', 'x@corvane.example', 'crowd'])
+                : $this->text(),
+            default => $this->one([
+                null,
+                ['choice' => 'a'],
+                ['text' => 'x'],
+                ['choices' => ['a']],
+                true,
+                3,
+                $this->nonsense(),
+            ]),
         };
     }
 
     private function nonsense(): mixed
     {
         return $this->one([
-            null, true, false, -1, 0, PHP_INT_MAX, PHP_INT_MIN, 1.5, 1.0e300, '', ' ', [], [[]], ['a' => ['b' => ['c' => 1]]],
-            new \stdClass(), 'BAD-BYTES', "a\0b", $this->text(), ['x', 'y'], [null], ['choice' => ['a']], ['text' => [1]],
-            ['points' => [['x' => 'NaN', 'y' => []]]], ['rows' => 'x'], ['order' => [1, [2]]], ['gaps' => [[]]],
+            null,
+            true,
+            false,
+            -1,
+            0,
+            PHP_INT_MAX,
+            PHP_INT_MIN,
+            1.5,
+            1.0e300,
+            '',
+            ' ',
+            [],
+            [[]],
+            ['a' => ['b' => ['c' => 1]]],
+            new \stdClass(),
+            'BAD-BYTES',
+            "a\0b",
+            $this->text(),
+            ['x', 'y'],
+            [null],
+            ['choice' => ['a']],
+            ['text' => [1]],
+            ['points' => [['x' => 'NaN', 'y' => []]]],
+            ['rows' => 'x'],
+            ['order' => [1, [2]]],
+            ['gaps' => [[]]],
         ]);
     }
 
     private function text(): string
     {
         return $this->one([
-            '', "\0", '%00', '../../etc', "'; drop table users; --", str_repeat('ä', 300), str_repeat('x', self::LONG), '1e999',
-            '99999999999999999999', '-1', '0x1F', "\u{202E}abc", "\u{0}", '{{7*7}}', 'null', 'true', "a\r\nSet-Cookie: b=c",
-            '💥', 'server-x', 'NaN', '١٢٣', "\xff", '1/0', '1e50', str_repeat('(', 300),
+            '',
+            "\0",
+            '%00',
+            '../../etc',
+            "'; drop table users; --",
+            str_repeat('ä', 300),
+            str_repeat('x', self::LONG),
+            '1e999',
+            '99999999999999999999',
+            '-1',
+            '0x1F',
+            "\u{202E}abc",
+            "\u{0}",
+            '{{7*7}}',
+            'null',
+            'true',
+            "a\r\nSet-Cookie: b=c",
+            '💥',
+            'server-x',
+            'NaN',
+            '١٢٣',
+            "\xff",
+            '1/0',
+            '1e50',
+            str_repeat('(', 300),
         ]);
     }
 
     private function query(): string
     {
         return $this->one([
-            'email[]=x', 'a[b][c][d]=1', 'page=99999999999999999999', 'x=%ff', 'x=%00', '=', '&&&', 'tab[]=1', '[]=1', 'a[=1',
-            str_repeat('a[b]', 40).'=1', 'sort='.str_repeat('y', 3000),
+            'email[]=x',
+            'a[b][c][d]=1',
+            'page=99999999999999999999',
+            'x=%ff',
+            'x=%00',
+            '=',
+            '&&&',
+            'tab[]=1',
+            '[]=1',
+            'a[=1',
+            str_repeat('a[b]', 40).'=1',
+            'sort='.str_repeat('y', 3000),
         ]);
     }
 

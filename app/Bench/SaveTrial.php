@@ -73,7 +73,7 @@ final class SaveTrial
                     );
                 }
             }
-            $this->recorder->record($sitting, Crowd::TAB, $events, null);
+            $this->recorder->record(sitting: $sitting, tab: Crowd::TAB, events: $events, awakeSince: null);
         }
     }
 }

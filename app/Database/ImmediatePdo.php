@@ -8,7 +8,8 @@ use PDO;
 use PDOException;
 
 /**
- * Begins every transaction with BEGIN IMMEDIATE: who writes takes the lock at once and waits for it as long as the busy
+ * Begins every transaction with BEGIN IMMEDIATE: who writes takes the lock at once and waits for it as long as the
+ * busy
  * timeout says. PDO's own beginTransaction is deferred, and a read lock that cannot be raised fails without waiting.
  */
 final class ImmediatePdo extends PDO

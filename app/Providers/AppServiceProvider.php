@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Account\Address;
+use App\Account\People;
 use App\Account\User;
+use App\Account\WholeBcrypt;
+use App\Assembly\HoldsBack;
 use App\Clock\SystemClock;
 use App\Database\ImmediateConnector;
 use App\Http\WholeFileSessions;
@@ -13,16 +17,22 @@ use App\Question\TextSearch;
 use App\Result\KeepsStandings;
 use App\Result\Settlement;
 use App\Revisit\Standings;
+use App\Sitting\RunningSittings;
 use App\Sitting\Settles;
 use App\Sitting\Sitting;
 use App\Sitting\SittingPolicy;
 use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Foundation\Application;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Session;
+use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Psr\Clock\ClockInterface;
 
@@ -34,6 +44,7 @@ final class AppServiceProvider extends ServiceProvider
         TextSearch::class => Fts5Search::class,
         Settles::class => Settlement::class,
         KeepsStandings::class => Standings::class,
+        HoldsBack::class => RunningSittings::class,
         'db.connector.sqlite' => ImmediateConnector::class,
     ];
 
@@ -42,11 +53,29 @@ final class AppServiceProvider extends ServiceProvider
         // No lazy loading, no silently dropped attribute, no reading of a column that was not selected.
         Model::shouldBeStrict();
 
-        Session::extend('file', fn (): WholeFileSessions => new WholeFileSessions(
-            files: app('files'),
-            path: config('session.files'),
-            minutes: config('session.lifetime'),
-        ));
+        Session::extend(
+            'file',
+            fn (): WholeFileSessions => new WholeFileSessions(
+                files: app('files'),
+                path: config('session.files'),
+                minutes: config('session.lifetime'),
+            ),
+        );
+
+        Hash::extend('whole_bcrypt', fn (): WholeBcrypt => new WholeBcrypt(config('hashing.bcrypt')));
+        Auth::provider(
+            'people',
+            fn (Application $app, array $provider): People => new People(
+                hasher: $app->make('hash'),
+                shared: $provider['shared'] && config('app.demo') === true,
+            ),
+        );
+
+        // Links and redirects lead where this server says it is, whatever a request says.
+        URL::forceRootUrl(config('app.url'));
+        URL::forceScheme((string) parse_url(config('app.url'), PHP_URL_SCHEME));
+        TrustProxies::at(config('app.proxies'));
+        TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);
 
         Gate::policy(Sitting::class, SittingPolicy::class);
 
@@ -60,13 +89,18 @@ final class AppServiceProvider extends ServiceProvider
             $many = (int) config('app.doors_per_minute');
             // Guessing is slowed for each account that is guessed at, and for each machine that guesses.
             $email = $request->input('email');
-            $guessed = is_string($email) && $email !== ''
-                ? mb_strtolower($email)
-                : ($request->has('current_password') ? $request->user()?->getAuthIdentifier() : null);
+            $guessed =
+                is_string($email) && $email !== ''
+                    ? Address::of($email)
+                    : ($request->has('current_password')
+                        ? $request->user()?->getAuthIdentifier()
+                        : null);
 
             return [
                 Limit::perMinute($many)->by('machine:'.$request->ip()),
-                ...$guessed ? [Limit::perMinute((int) ceil($many / 6))->by("account:{$guessed}|{$request->ip()}")] : [],
+                ...$guessed
+                    ? [Limit::perMinute((int) ceil($many / 6))->by("account:{$guessed}|{$request->ip()}")]
+                    : [],
             ];
         });
         RateLimiter::for(

@@ -52,7 +52,12 @@ final readonly class Desk
     /** In practice a closed lid pauses the clock from the last contact on. */
     public function pauseIfContactWasLost(Sitting $sitting, ?int $awakeSince, int $now): void
     {
-        $pause = $this->pauseOfLostContact($sitting, $awakeSince, $now, fn (): State => $this->state($sitting, $now));
+        $pause = $this->pauseOfLostContact(
+            sitting: $sitting,
+            awakeSince: $awakeSince,
+            now: $now,
+            state: fn (): State => $this->state($sitting, $now),
+        );
         if ($pause !== null) {
             (new SittingEvents($sitting))->add([$pause]);
         }

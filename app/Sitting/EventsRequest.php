@@ -58,8 +58,7 @@ use Uplandia\Core\Sitting\EventKind;
 ]
 final class EventsRequest extends Form
 {
-    private const NOT_UNDERSTOOD =
-        'This page sent something that the server does not understand. Reload the page; what was saved is kept.';
+    private const NOT_UNDERSTOOD = 'This page sent something that the server does not understand. Reload the page; what was saved is kept.';
 
     private const KEYS = ['id' => 0, 'seq' => 0, 'kind' => 0, 'madeAt' => 0, 'position' => 0, 'value' => 0];
 
@@ -103,17 +102,24 @@ final class EventsRequest extends Form
     /** @param  array<mixed>  $event */
     private static function isSound(array $event): bool
     {
-        $whole = static fn (string $name, int $least, int $most): bool => is_int($event[$name] ?? null)
-            && $event[$name] >= $least && $event[$name] <= $most;
+        $whole = static fn (string $name, int $least, int $most): bool => is_int($event[$name] ?? null) &&
+            $event[$name] >= $least &&
+            $event[$name] <= $most;
         $maybe = static fn (string $name, int $most): bool => ! isset($event[$name]) || $whole($name, 0, $most);
         $id = $event['id'] ?? null;
         $kind = $event['kind'] ?? null;
 
-        return is_string($id) && $id !== '' && strlen($id) <= self::LONGEST_ID && ! str_starts_with($id, 'server-')
-            && is_string($kind) && EventKind::tryFrom($kind)?->isTheBrowsers() === true
-            && $whole('seq', 1, self::MOST_SEQ) && $maybe('madeAt', PHP_INT_MAX) && $maybe('position', self::MOST_POSITION)
-            && array_diff_key($event, self::KEYS) === []
-            && strlen((string) json_encode($event['value'] ?? null)) <= self::MOST_BYTES;
+        return is_string($id) &&
+            $id !== '' &&
+            strlen($id) <= self::LONGEST_ID &&
+            ! str_starts_with($id, 'server-') &&
+            is_string($kind) &&
+            EventKind::tryFrom($kind)?->isTheBrowsers() === true &&
+            $whole('seq', 1, self::MOST_SEQ) &&
+            $maybe('madeAt', PHP_INT_MAX) &&
+            $maybe('position', self::MOST_POSITION) &&
+            array_diff_key($event, self::KEYS) === [] &&
+            strlen((string) json_encode($event['value'] ?? null)) <= self::MOST_BYTES;
     }
 
     /** @return list<Event> received now */

@@ -7,6 +7,7 @@ namespace App\Sitting;
 use App\Http\Contract\Delete;
 use App\Http\Contract\Get;
 use App\Http\Contract\Post;
+use App\Http\Refusal;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Uplandia\Core\Sitting\Event;
@@ -96,7 +97,12 @@ final readonly class SittingController
     public function destroy(Sitting $sitting): Response
     {
         // Only what holds no answers can be thrown away: a sitting once begun stays on record.
-        Sitting::query()->whereKey($sitting->id)->where('status', Stage::NotStarted)->delete();
+        if (Sitting::query()->whereKey($sitting->id)->where('status', Stage::NotStarted)->delete() === 0) {
+            throw Refusal::conflict(
+                'begun',
+                'This sitting has begun, so it stays on record. Hand it in to be done with it.',
+            );
+        }
 
         return response()->noContent();
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Handbook\HandbookFile;
+use App\Workshop\Lint\Giveaways;
 use App\Workshop\Lint\Numbers;
 use App\Workshop\Lint\Papers;
 use App\Workshop\Lint\Texts;
@@ -18,14 +19,6 @@ final class BankLint
 {
     /** Two stems that share this much of their words are one question too many. */
     private const ALIKE = 0.8;
-
-    /** Always choosing the longest option must score below this. */
-    private const LONGEST_BELOW = 0.35;
-
-    /** No place may hold the key much more often than another. */
-    private const PLACE_SHARE = [0.17, 0.33];
-
-    private const LAZY = '/\b(all|none|both|any|neither) (of (the|these)|answers)\b|\ball above\b/i';
 
     /**
      * @param  string  $folder  with exam.yaml and questions/*.yaml
@@ -53,7 +46,7 @@ final class BankLint
                 ...$this->blueprintFaults($read->sheet, $questions),
                 ...$this->handbookFaults($read->handbook, $questions),
                 ...$this->repeated($questions),
-                ...$this->giveaways($questions),
+                ...Giveaways::faults($questions),
                 ...Units::faults($items),
                 ...Units::gapFaults($questions),
                 ...Numbers::faults($questions),
@@ -181,58 +174,6 @@ final class BankLint
                 if ($shared >= self::ALIKE * (count($mine) + count($words[$j]) - $shared)) {
                     $faults[] = "{$questions[$i]['id']} and {$questions[$j]['id']} ask nearly the same.";
                 }
-            }
-        }
-
-        return $faults;
-    }
-
-    /**
-     * What lets somebody score who knows nothing.
-     *
-     * @param  list<array<mixed>>  $questions
-     * @return list<string>
-     */
-    private function giveaways(array $questions): array
-    {
-        $faults = [];
-        $places = [0, 0, 0, 0];
-        $longest = $singles = 0;
-        foreach ($questions as $question) {
-            $options = (array) ($question['options'] ?? []);
-            foreach ($options as $option) {
-                if (preg_match(self::LAZY, (string) $option['text']) === 1) {
-                    $faults[] = "{$question['id']}: \"{$option['text']}\" is no option worth thinking about.";
-                }
-            }
-            // The options of a series are the same for all its statements, so their places and lengths say nothing.
-            if (($question['kind'] ?? 'single') !== 'single' || isset($options[0]['pinned'])) {
-                continue;
-            }
-            $singles++;
-            $key = (int) array_search(
-                true,
-                array_map(fn (array $option): bool => ($option['key'] ?? false) === true, $options),
-                true,
-            );
-            $places[min($key, 3)]++;
-            $lengths = array_map(fn (array $option): int => mb_strlen((string) $option['text']), $options);
-            $ties = array_keys($lengths, max([0, ...$lengths]), true);
-            $longest += in_array($key, $ties, true) ? 1 / count($ties) : 0;
-        }
-        if ($singles > 0 && $longest / $singles >= self::LONGEST_BELOW) {
-            $faults[] = sprintf(
-                'Always choosing the longest option scores %.1f %%; it must stay below 35 %%.',
-                (100 * $longest) / $singles,
-            );
-        }
-        foreach ($places as $place => $n) {
-            if ($singles >= 20 && ($n / $singles < self::PLACE_SHARE[0] || $n / $singles > self::PLACE_SHARE[1])) {
-                $faults[] = sprintf(
-                    'The key stands in place %s in %.1f %% of the single-answer questions.',
-                    'ABCD'[$place],
-                    (100 * $n) / $singles,
-                );
             }
         }
 

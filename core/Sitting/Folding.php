@@ -40,7 +40,7 @@ final class Folding
         }
         usort($unique, Event::inReceipt(...));
         $clock = new Clock();
-        $folding = new self($terms, $clock, new Sheet(), null);
+        $folding = new self($terms, $clock, new Sheet());
         $folding->bind();
         foreach ($unique as $event) {
             $folding->lay($event);

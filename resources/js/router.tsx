@@ -8,6 +8,7 @@ export const router = createBrowserRouter([
     children: [
       { path: '/sign-in', lazy: () => import('./features/account/SignInScreen') },
       { path: '/register', lazy: () => import('./features/account/RegisterScreen') },
+      { path: '/welcome', lazy: () => import('./features/account/WelcomeScreen') },
       { path: '/forgot', lazy: () => import('./features/account/ForgotScreen') },
       { path: '/new-password', lazy: () => import('./features/account/NewPasswordScreen') },
       {

@@ -110,7 +110,9 @@ final class HandwritingTest extends TestCase
             $call instanceof MethodCall && $call->var instanceof Variable && $call->var->name === 'this'
                 && $call->name instanceof Node\Identifier => [$own, $call->name->toString()],
             $call instanceof MethodCall && $call->var instanceof PropertyFetch
-                && $call->name instanceof Node\Identifier => [$this->typeOf($call->var, $own), $call->name->toString()],
+                && $call->name instanceof Node\Identifier => [
+                    $this->typeOf($call->var, $own), $call->name->toString(),
+                ],
             default => ['', ''],
         };
         $class = in_array(strtolower($class), ['self', 'static'], true) ? $own : $class;

@@ -11,20 +11,22 @@ use Symfony\Component\HttpFoundation\Response;
 /** Everything comes from this server and nothing runs inline. */
 final class SecurityHeaders
 {
+    public const ALWAYS = [
+        'Content-Security-Policy' => "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data:; ".
+            "font-src 'self'; connect-src 'self'; media-src 'self'; object-src 'none'; base-uri 'none'; ".
+            "form-action 'self'; frame-ancestors 'none'",
+        'X-Content-Type-Options' => 'nosniff',
+        'X-Frame-Options' => 'DENY',
+        'Referrer-Policy' => 'same-origin',
+        'Permissions-Policy' => 'camera=(), microphone=(), geolocation=()',
+        'Cross-Origin-Opener-Policy' => 'same-origin',
+    ];
+
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $response = $next($request);
-        $headers = [
-            'Content-Security-Policy' => "default-src 'self'; script-src 'self'; style-src 'self'; img-src 'self' data:; ".
-                "font-src 'self'; connect-src 'self'; media-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; ".
-                "frame-ancestors 'none'",
-            'X-Content-Type-Options' => 'nosniff',
-            'X-Frame-Options' => 'DENY',
-            'Referrer-Policy' => 'same-origin',
-            'Permissions-Policy' => 'camera=(), microphone=(), geolocation=()',
-            'Cross-Origin-Opener-Policy' => 'same-origin',
-        ];
+        $headers = self::ALWAYS;
         if ($request->isSecure()) {
             $headers['Strict-Transport-Security'] = 'max-age=31536000; includeSubDomains';
         }

@@ -11,7 +11,8 @@ use JsonException;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Turns away, before anything else sees it, what no honest browser sends: bytes that are no text, texts with NUL, numbers
+ * Turns away, before anything else sees it, what no honest browser sends: bytes that are no text, texts with NUL,
+ * numbers
  * beyond all numbers, nesting without end. What comes after may take every string for a string.
  */
 final class WellFormed

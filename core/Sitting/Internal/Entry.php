@@ -35,7 +35,9 @@ final class Entry
     /** @var array<int, array<mixed>|null> sequence => response, since the last snapshot */
     private array $responses = [];
 
-    /** Of the responses that a snapshot holds: the latest sequence, the first response, the latest, how many changes. */
+    /**
+     * Of the responses that a snapshot holds: the latest sequence, the first response, the latest, how many changes.
+     */
     private ?int $keptUpTo = null;
 
     /** @var array<mixed>|null */

@@ -14,10 +14,27 @@ export interface paths {
         get?: never;
         /** Change my account */
         put: operations["changeMyAccount"];
-        /** Register */
-        post: operations["register"];
+        /** Ask for an account */
+        post: operations["askForAnAccount"];
         /** Delete my account */
         delete: operations["deleteMyAccount"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/confirm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make the account that a letter offers */
+        post: operations["makeTheAccountThatALetterOffers"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -454,6 +471,11 @@ export interface components {
             /** @description The sitting that is ready to begin. */
             sitting: string;
         };
+        ConfirmRequest: {
+            /** @description From the letter. */
+            token: string;
+            password: string;
+        };
         /** @description How many questions some choices leave, in whole units, and what to do when the count asked for cannot be made. */
         Count: {
             available: number;
@@ -463,6 +485,8 @@ export interface components {
             below: number | null;
             /** @description The nearest larger count that can be made. */
             above: number | null;
+            /** @description What is left out because a running sitting holds it; null: nothing. */
+            leftOut: string | null;
             /** @description Time limit that would be set if none is given, in minutes, before extra time. */
             minutes: number;
         };
@@ -814,7 +838,6 @@ export interface components {
         RegisterRequest: {
             name: string;
             email: string;
-            password: string;
         };
         ResetRequest: {
             token: string;
@@ -1106,7 +1129,7 @@ export interface operations {
             };
         };
     };
-    register: {
+    askForAnAccount: {
         parameters: {
             query?: never;
             header?: never;
@@ -1119,14 +1142,12 @@ export interface operations {
             };
         };
         responses: {
-            /** @description As asked. */
-            201: {
+            /** @description Done. */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/json": components["schemas"]["User"];
-                };
+                content?: never;
             };
             /** @description It could not be done; the message says why. */
             default: {
@@ -1158,6 +1179,39 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeTheAccountThatALetterOffers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConfirmRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["User"];
+                };
             };
             /** @description It could not be done; the message says why. */
             default: {

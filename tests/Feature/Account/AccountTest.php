@@ -6,8 +6,17 @@ namespace Tests\Feature\Account;
 
 use App\Account\User;
 use Illuminate\Auth\Notifications\ResetPassword;
+use Illuminate\Mail\Transport\ArrayTransport;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Notification;
+use Illuminate\Support\Facades\Password;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Mailer\SentMessage;
+use Symfony\Component\Mime\Email;
 use Tests\Feature\TestCase;
 
 final class AccountTest extends TestCase
@@ -16,33 +25,58 @@ final class AccountTest extends TestCase
     {
         $this->postJson('/api/account', [
             'name' => 'Fern Tolley',
-            'email' => 'fern@corvane.example',
-            'password' => 'over the saddle',
-        ])
-            ->assertCreated()
-            ->assertJsonPath('role', 'candidate');
+            'email' => ' Fern@Corvane.example ',
+        ])->assertNoContent();
+        self::assertSame(0, User::query()->count());
+        $this->assertGuest();
+        $link = $this->letterTo('fern@corvane.example');
+        $offer = ['token' => self::token($link), 'password' => 'over the saddle'];
+        $this->postJson('/api/account/confirm', $offer)->assertCreated()->assertJsonPath('role', 'candidate');
         $this->getJson('/api/session')->assertJsonPath('user.name', 'Fern Tolley')->assertJsonPath('people', []);
         $this->deleteJson('/api/session')->assertNoContent();
         $this->getJson('/api/session')->assertJsonPath('user', null);
+        // In capitals it is the same address.
         $this->postJson('/api/session', [
-            'email' => 'fern@corvane.example',
+            'email' => 'FERN@corvane.example',
             'password' => 'over the saddle',
         ])->assertOk();
         $this->assertAuthenticated();
+        $this->postJson('/api/account/confirm', $offer)->assertStatus(422)->assertJsonPath('reason', 'stale_link');
+    }
+
+    public function test_registering_tells_nobody_but_the_owner_whether_an_address_is_known(): void
+    {
+        $known = $this->candidate();
+        $this->postJson('/api/account', ['name' => 'X', 'email' => strtoupper($known->email)])->assertNoContent();
+        $this->postJson('/api/account', ['name' => 'X', 'email' => 'new@corvane.example'])->assertNoContent();
+
+        self::assertStringContainsString('There is one already', $this->letterTo($known->email));
+        self::assertStringContainsString('/welcome?token=', $this->letterTo('new@corvane.example'));
+    }
+
+    public function test_a_link_to_an_account_works_for_a_day_and_only_as_it_was_written(): void
+    {
+        $this->postJson('/api/account', ['name' => 'Fern', 'email' => 'fern@corvane.example']);
+        $token = self::token($this->letterTo('fern@corvane.example'));
+        $offer = ['password' => 'over the saddle'];
+        foreach ([substr($token, 0, -4), 'x', base64_encode('{"iv":1}'), Crypt::encryptString('[1,2]')] as $other) {
+            $this->postJson('/api/account/confirm', $offer + ['token' => $other])
+                ->assertStatus(422)
+                ->assertJsonPath('reason', 'stale_link');
+        }
+        $this->travel(25)->hours();
+        $this->postJson('/api/account/confirm', $offer + ['token' => $token])->assertStatus(422);
+        self::assertSame(0, User::query()->count());
     }
 
     public function test_forms_say_what_is_amiss(): void
     {
-        $this->candidate()
-            ->forceFill(['email' => 'taken@corvane.example'])
-            ->save();
-        $this->postJson('/api/account', ['name' => '', 'email' => 'taken@corvane.example', 'password' => 'short'])
+        $this->postJson('/api/account', ['name' => '', 'email' => 'no address'])
             ->assertStatus(422)
             ->assertJsonPath('fields.name.0', 'Tell us what to call you.')
-            ->assertJsonPath(
-                'fields.email.0',
-                'There is an account with this address already. Sign in, or ask for a new password.',
-            )
+            ->assertJsonPath('fields.email.0', 'This does not look like an e-mail address. Check it for a slip.');
+        $this->postJson('/api/account/confirm', ['token' => 'x', 'password' => 'short'])
+            ->assertStatus(422)
             ->assertJsonPath(
                 'fields.password.0',
                 'A password needs at least 10 characters. A short sentence is easy to remember.',
@@ -55,16 +89,58 @@ final class AccountTest extends TestCase
 
     public function test_nobody_can_register_as_an_author(): void
     {
-        $this->postJson('/api/account', [
-            'name' => 'Fern',
-            'email' => 'fern@corvane.example',
-            'password' => 'over the saddle',
-            'role' => 'administrator',
-            'made_up_as' => 'x',
-        ])
+        $wishes = ['role' => 'administrator', 'made_up_as' => 'x'];
+        $this->postJson('/api/account', ['name' => 'Fern', 'email' => 'fern@corvane.example'] + $wishes);
+        $this->postJson(
+            '/api/account/confirm',
+            [
+                'token' => self::token($this->letterTo('fern@corvane.example')),
+                'password' => 'over the saddle',
+            ] + $wishes,
+        )
             ->assertCreated()
             ->assertJsonPath('role', 'candidate');
         self::assertNull(User::query()->sole()->made_up_as);
+    }
+
+    public function test_a_password_counts_to_its_last_letter(): void
+    {
+        $long = str_repeat('über alle Berge ', 9);
+        $user = $this->candidate();
+        $user->update(['password' => $long]);
+        $door = ['email' => $user->email];
+        $this->postJson('/api/session', $door + ['password' => "{$long}!"])->assertStatus(422);
+        $this->postJson('/api/session', $door + ['password' => substr($long, 0, 80)])->assertStatus(422);
+        $this->postJson('/api/session', $door + ['password' => $long])->assertOk();
+    }
+
+    public function test_an_unknown_address_costs_as_much_as_a_known_one(): void
+    {
+        $hasher = $this->countingHasher();
+        $known = $this->candidate();
+        foreach (['/api/session', '/api/password/forgot', '/api/password/reset'] as $door) {
+            $costs = [];
+            foreach ([$known->email, 'nobody@corvane.example'] as $email) {
+                DB::table('password_reset_tokens')->updateOrInsert(
+                    ['email' => $known->email],
+                    ['token' => Hash::make('another'), 'created_at' => now()->subMinutes(5)],
+                );
+                $before = $hasher->used;
+                $this->postJson($door, ['email' => $email, 'password' => 'a guess at it', 'token' => 'x']);
+                $costs[] = $hasher->used - $before;
+            }
+            self::assertSame([1, 1], $costs, $door);
+        }
+    }
+
+    public function test_a_door_that_stays_shut_does_so_in_its_own_time(): void
+    {
+        config(['auth.timebox_duration' => 40_000]);
+        foreach (['/api/account', '/api/password/forgot', '/api/session'] as $door) {
+            $from = microtime(true);
+            $this->postJson($door, ['name' => 'X', 'email' => 'nobody@corvane.example', 'password' => 'a guess']);
+            self::assertGreaterThan(0.04, microtime(true) - $from, $door);
+        }
     }
 
     public function test_signing_in_changes_the_session_id(): void
@@ -122,7 +198,7 @@ final class AccountTest extends TestCase
             'current_password' => 'a long walk uphill',
             'password' => 'a brand new one',
         ])->assertNoContent();
-        self::assertTrue(password_verify('a brand new one', $user->refresh()->password));
+        self::assertTrue(Hash::check('a brand new one', $user->refresh()->password));
     }
 
     public function test_deleting_an_account_takes_everything_with_it(): void
@@ -173,6 +249,63 @@ final class AccountTest extends TestCase
         $this->putJson('/api/account', ['name' => 'Fern', 'extraTime' => '9'])->assertStatus(422);
     }
 
+    /** @return iterable<string, array{string}> */
+    public static function madeUp(): iterable
+    {
+        yield 'a person of the demo' => ['wren'];
+        yield 'one of the cohort' => ['cohort-17'];
+    }
+
+    #[DataProvider('madeUp')]
+    public function test_made_up_people_come_in_by_no_door_while_the_demo_is_off(string $as): void
+    {
+        Notification::fake();
+        $person = $this->candidate();
+        $person->forceFill(['made_up_as' => $as])->save();
+        $token = Password::broker()->createToken($person);
+        $door = ['email' => $person->email, 'password' => 'a long walk uphill'];
+
+        $this->postJson('/api/session', $door)->assertStatus(422);
+        $this->postJson('/api/session/demo', ['person' => $as])->assertNotFound();
+        $this->postJson('/api/password/forgot', ['email' => $person->email])->assertNoContent();
+        $this->postJson('/api/password/reset', ['token' => $token] + $door)->assertStatus(422);
+        Notification::assertNothingSent();
+        // Nor does a session from when it was on.
+        $this->withSession([Auth::guard('web')->getName() => $person->id])
+            ->getJson('/api/exams')
+            ->assertUnauthorized();
+    }
+
+    public function test_the_people_of_the_demo_stay_as_they_are(): void
+    {
+        Notification::fake();
+        config(['app.demo' => true]);
+        $person = $this->candidate();
+        $person->forceFill(['made_up_as' => 'wren'])->save();
+        $this->actingAs($person);
+        $this->putJson('/api/account', ['name' => 'Somebody', 'extraTime' => '1'])
+            ->assertStatus(422)
+            ->assertJsonPath('reason', 'demo_person');
+        $this->putJson('/api/account', ['name' => $person->name, 'extraTime' => '1.5'])->assertOk();
+        $this->putJson('/api/account/password', [
+            'current_password' => 'a long walk uphill',
+            'password' => 'a brand new one',
+        ])
+            ->assertStatus(422)
+            ->assertJsonPath('reason', 'demo_person');
+        $this->deleteJson('/api/account', ['current_password' => 'a long walk uphill'])
+            ->assertStatus(422)
+            ->assertJsonPath('reason', 'demo_person');
+        $this->postJson('/api/password/forgot', ['email' => $person->email])->assertNoContent();
+        $this->postJson('/api/password/reset', [
+            'token' => Password::broker()->createToken($person),
+            'email' => $person->email,
+            'password' => 'a brand new one',
+        ])->assertStatus(422);
+        Notification::assertNothingSent();
+        self::assertTrue(Hash::check('a long walk uphill', $person->refresh()->password));
+    }
+
     public function test_one_click_sign_in_exists_in_the_demo_only(): void
     {
         $person = $this->candidate();
@@ -187,5 +320,32 @@ final class AccountTest extends TestCase
         for ($i = 0; $i < 12; $i++) {
             $this->postJson('/api/session/demo', ['person' => 'wren'])->assertOk();
         }
+    }
+
+    /** The text of the last letter to an address. */
+    private function letterTo(string $address): string
+    {
+        $transport = Mail::getSymfonyTransport();
+        assert($transport instanceof ArrayTransport);
+        $letters = $transport->messages()->map(fn (SentMessage $sent) => $sent->getOriginalMessage());
+        $own = $letters->filter(fn (Email $letter): bool => $letter->getTo()[0]->getAddress() === $address);
+
+        return (string) $own->last()?->getTextBody();
+    }
+
+    private static function token(string $letter): string
+    {
+        preg_match('~/welcome\?token=(\S+)~', $letter, $found);
+
+        return urldecode($found[1] ?? '');
+    }
+
+    private function countingHasher(): CountingHasher
+    {
+        $hasher = new CountingHasher(['rounds' => 4]);
+        Hash::extend('counting', fn (): CountingHasher => $hasher);
+        config(['hashing.driver' => 'counting']);
+
+        return $hasher;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Assembly;
 
 use App\Assembly\TestBuilder;
+use App\Sitting\RunningSittings;
 use App\Sitting\Sitting;
 use App\Workshop\BankLoader;
 use App\Workshop\InvalidBank;
@@ -100,6 +101,74 @@ final class BuilderTest extends TestCase
             ],
         );
         self::assertSame(10, Sitting::query()->findOrFail($sitting)->questions);
+    }
+
+    public function test_a_tutor_test_leaves_out_what_a_running_clock_still_asks_for(): void
+    {
+        $this->actingAs($this->candidate());
+        $timed = $this->build(['mode' => 'timed', 'count' => 6]);
+        $count = fn (array $choices): array => $this->postJson(
+            "/api/exams/{$this->exam()->slug}/count",
+            $choices + ['topics' => ['ridge', 'water'], 'pools' => [], 'count' => 6, 'mode' => 'tutor'],
+        )
+            ->assertOk()
+            ->json();
+        $all = $count([])['available'];
+        self::assertNull($count([])['leftOut']);
+
+        $this->open($timed);
+        self::assertSame($all - 6, $count([])['available']);
+        self::assertSame(
+            '6 questions are left out: they are in a test of yours whose clock still runs.',
+            $count([])['leftOut'],
+        );
+        // Where no answers are shown nothing is left out.
+        self::assertSame($all, $count(['mode' => 'timed'])['available']);
+        $tutor = $this->build(['mode' => 'tutor', 'count' => $all - 6]);
+        self::assertSame([], array_intersect($this->questionsOf($timed), $this->questionsOf($tutor)));
+        // Somebody else's clock is no matter.
+        $this->flushSession()->actingAs($this->candidate());
+        self::assertSame($all, $count([])['available']);
+        $this->flushSession()->actingAs(Sitting::query()->findOrFail($timed)->user);
+        $this->travel(3)->hours();
+        self::assertSame($all, $count([])['available']);
+    }
+
+    public function test_a_unit_is_left_out_whole(): void
+    {
+        $this->actingAs($user = $this->candidate());
+        $timed = $this->build(['mode' => 'timed', 'count' => 6]);
+        $unit = DB::table('units')->insertGetId([
+            'exam_id' => $this->exam()->id,
+            'code' => 'set',
+            'kind' => 'case',
+            'questions' => 3,
+        ]);
+        DB::table('questions')
+            ->limit(3)
+            ->update(['unit_id' => $unit]);
+        $sitting = Sitting::query()->findOrFail($timed);
+        DB::table('test_items')->where('test_id', $sitting->test_id)->where('position', '>', 0)->delete();
+        DB::table('test_items')
+            ->where('test_id', $sitting->test_id)
+            ->update([
+                'question_id' => DB::table('questions')->where('unit_id', $unit)->value('id'),
+            ]);
+        $this->open($timed);
+
+        self::assertEqualsCanonicalizing(
+            DB::table('questions')->where('unit_id', $unit)->pluck('id')->all(),
+            app(RunningSittings::class)->heldBack($user),
+        );
+    }
+
+    /** @return list<int> */
+    private function questionsOf(string $sitting): array
+    {
+        return DB::table('test_items')
+            ->where('test_id', Sitting::query()->findOrFail($sitting)->test_id)
+            ->pluck('question_id')
+            ->all();
     }
 
     public function test_the_same_seed_gives_the_same_test(): void

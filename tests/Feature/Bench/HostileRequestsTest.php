@@ -25,7 +25,10 @@ final class HostileRequestsTest extends TestCase
 
     private function answered(string $method, string $path, array $headers = [], ?string $body = null): int
     {
-        $server = ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => $headers['Content-Type'] ?? 'application/json'];
+        $server = [
+            'HTTP_ACCEPT' => 'application/json',
+            'CONTENT_TYPE' => $headers['Content-Type'] ?? 'application/json',
+        ];
         parse_str(str_replace('; ', '&', $headers['Cookie'] ?? ''), $cookies);
         $request = Request::create("http://localhost{$path}", $method, [], $cookies, [], $server, $body);
 
@@ -36,7 +39,10 @@ final class HostileRequestsTest extends TestCase
     {
         $sitting = $this->build();
         $this->open($sitting);
-        $hostile = new HostileRequests('short form', FuzzTrial::known() + ['sitting' => [$sitting], 'position' => ['0', '5']]);
+        $hostile = new HostileRequests(
+            'short form',
+            FuzzTrial::known() + ['sitting' => [$sitting], 'position' => ['0', '5']],
+        );
         $counts = [];
         for ($i = 0; $i < 700; $i++) {
             $request = $hostile->next();
@@ -44,7 +50,11 @@ final class HostileRequestsTest extends TestCase
                 continue;
             }
             $status = $this->answered($request['method'], $request['path'], $request['headers'], $request['body']);
-            self::assertLessThan(500, $status, json_encode($request, JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR));
+            self::assertLessThan(
+                500,
+                $status,
+                json_encode($request, JSON_INVALID_UTF8_SUBSTITUTE | JSON_THROW_ON_ERROR),
+            );
             $counts[$status] = ($counts[$status] ?? 0) + 1;
         }
         // It must not be turned away at the door throughout.
@@ -64,8 +74,12 @@ final class HostileRequestsTest extends TestCase
     #[TestWith(['GET', '/api/exams/%ff/builder', null, 400])]
     #[TestWith(['GET', '/api/exams/small-hills/builder?x=%00', null, 400])]
     #[TestWith(['GET', '/%ff', null, 400])]
-    public function test_what_no_browser_sends_is_turned_away(string $method, string $path, ?string $body, int $status): void
-    {
+    public function test_what_no_browser_sends_is_turned_away(
+        string $method,
+        string $path,
+        ?string $body,
+        int $status,
+    ): void {
         self::assertSame($status, $this->answered($method, $path, [], $body));
     }
 

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature\Http;
 
 use App\Http\Contract\Contract;
+use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\URL;
 use RuntimeException;
 use Tests\Feature\TestCase;
 
@@ -14,7 +17,14 @@ final class EdgeTest extends TestCase
 {
     public function test_every_route_that_needs_a_person_turns_guests_away(): void
     {
-        $open = ['api/session', 'api/session/demo', 'api/account', 'api/password/forgot', 'api/password/reset'];
+        $open = [
+            'api/session',
+            'api/session/demo',
+            'api/account',
+            'api/account/confirm',
+            'api/password/forgot',
+            'api/password/reset',
+        ];
         $checked = 0;
         foreach (Route::getRoutes() as $route) {
             if (! str_starts_with($route->uri(), 'api/') || str_contains($route->uri(), 'fallback')) {
@@ -55,6 +65,56 @@ final class EdgeTest extends TestCase
         );
         self::assertTrue($cookie?->isHttpOnly());
         self::assertSame('lax', $cookie->getSameSite());
+    }
+
+    public function test_a_foreign_name_is_not_answered_and_never_repeated(): void
+    {
+        $named = fn (string $host) => $this->get("http://{$host}/");
+        $own = (string) parse_url((string) config('app.url'), PHP_URL_HOST);
+        foreach (['evil.example', "{$own}.evil.example", '10.0.0.1:8000'] as $foreign) {
+            $named($foreign)->assertStatus(421)->assertHeader('X-Content-Type-Options', 'nosniff');
+        }
+        $named('localhost:8000')->assertOk();
+        $named('[::1]:8000')->assertOk();
+        config(['app.url' => 'https://uplandia.example']);
+        $named('localhost')->assertStatus(421);
+        $named('UPLANDIA.example')->assertOk();
+        config(['app.hosts' => ['practice.example']]);
+        $named('practice.example')->assertOk();
+    }
+
+    public function test_links_and_redirects_lead_where_the_server_says_it_is(): void
+    {
+        URL::forceRootUrl('https://uplandia.example');
+        URL::forceScheme('https');
+        config(['app.hosts' => ['other.example']]);
+        $asked = ['HTTP_X_FORWARDED_HOST' => 'evil.example', 'HTTP_ACCEPT' => 'text/html'];
+        $this->call('GET', 'http://other.example/media/a.png', server: $asked)->assertRedirect(
+            'https://uplandia.example/sign-in',
+        );
+        self::assertSame('/build/x.js', asset('build/x.js'));
+    }
+
+    public function test_only_a_trusted_proxy_says_who_asks_and_how(): void
+    {
+        Route::get('/api/who', fn (Request $request): string => "{$request->ip()} {$request->getScheme()}");
+        $sent = [
+            'HTTP_X_FORWARDED_FOR' => '9.9.9.9',
+            'HTTP_X_FORWARDED_PROTO' => 'https',
+            'REMOTE_ADDR' => '10.0.0.1',
+        ];
+        self::assertSame('10.0.0.1 http', $this->call('GET', 'http://localhost/api/who', server: $sent)->getContent());
+        TrustProxies::at('10.0.0.0/8');
+        self::assertSame('9.9.9.9 https', $this->call('GET', 'http://localhost/api/who', server: $sent)->getContent());
+        TrustProxies::flushState();
+        Request::setTrustedProxies([], Request::HEADER_X_FORWARDED_FOR);
+    }
+
+    public function test_up_says_so_in_plain_text_and_asks_nobody_else(): void
+    {
+        $up = $this->get('/up')->assertOk()->assertHeader('Content-Type', 'text/plain; charset=utf-8');
+        self::assertSame("Uplandia is up.\n", $up->getContent());
+        self::assertSame([], $up->headers->getCookies());
     }
 
     public function test_an_error_tells_nothing_of_the_inside(): void

@@ -292,7 +292,7 @@ final class SittingTest extends TestCase
         $begun = $this->build();
         $this->open($begun);
         $this->deleteJson("/api/sittings/{$unbegun}")->assertNoContent();
-        $this->deleteJson("/api/sittings/{$begun}")->assertNoContent();
+        $this->deleteJson("/api/sittings/{$begun}")->assertStatus(409)->assertJsonPath('reason', 'begun');
 
         self::assertSame([$begun], DB::table('sittings')->pluck('id')->all());
     }

@@ -216,6 +216,23 @@ final class BankLintTest extends TestCase
                 },
             ];
         }
+        yield 'an alternative text that answers' => [
+            'rope',
+            self::question('rope-kno-05', ['stem' => '![A figure of 8.](knot-eight.svg) Write its number: [[name]].']),
+            'an alternative text says "8", which is the answer',
+        ];
+        yield 'a grid that is all true' => [
+            '*',
+            self::everyRow(fn (array $row): array => is_bool($row['key']) ? ['key' => true] + $row : $row),
+            'of all rows to call true or false are true',
+        ];
+        yield 'gaps whose longest words are right' => [
+            '*',
+            self::everyRow(fn (array $row): array => isset($row['choices'])
+                ? array_replace_recursive($row, ['choices' => [$row['key'] => str_repeat('long words ', 9)]])
+                : $row),
+            'Always choosing the longest words for a gap',
+        ];
         yield 'a region that was not drawn' => [
             'nav',
             self::question('nav-con-06', ['targets' => [['region' => 'moon', 'why' => 'x']]]),
@@ -233,6 +250,16 @@ final class BankLintTest extends TestCase
         return fn (
             array $all,
         ): array => array_map(fn (array $question): array => $question['id'] === $id ? $change + $question : $question, $all);
+    }
+
+    private static function everyRow(callable $change): callable
+    {
+        return fn (array $all): array => array_map(
+            fn (array $question): array => isset($question['rows'])
+                ? ['rows' => array_map($change, $question['rows'])] + $question
+                : $question,
+            $all,
+        );
     }
 
     private static function everySingle(callable $change): callable
@@ -256,7 +283,9 @@ final class BankLintTest extends TestCase
                 unlink($other);
             }
         }
-        file_put_contents($path, Yaml::dump($spoil(Yaml::parseFile($path)), 8));
+        foreach (glob($path) ?: [] as $each) {
+            file_put_contents($each, Yaml::dump($spoil(Yaml::parseFile($each)), 8));
+        }
 
         self::assertStringContainsString($words, implode("\n", (new BankLint())->of($this->folder)['faults']));
     }

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask } from '../../api/client';
 import { Button } from '../../ui/Button';
@@ -5,42 +6,40 @@ import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
 import { Door } from './Door';
-import { useEnter } from './SignInScreen';
 import { useForm } from './useForm';
 
 export function Component() {
   useTitle('Make an account');
-  const enter = useEnter();
+  const [sent, setSent] = useState(false);
   const form = useForm(
-    (body: { name: string; email: string; password: string }) => ask(api.POST('/api/account', { body })),
-    enter,
+    (body: { name: string; email: string }) => ask(api.POST('/api/account', { body })),
+    () => setSent(true),
   );
   return (
     <Door title="Make an account">
-      <form className="grid gap-4" onSubmit={form.onSubmit}>
-        {form.fault() && <Notice tone="bad">{form.fault()}</Notice>}
-        <Field label="Name" name="name" autoComplete="name" required maxLength={80} fault={form.fault('name')} />
-        <Field
-          label="E-mail address"
-          name="email"
-          type="email"
-          autoComplete="username"
-          required
-          fault={form.fault('email')}
-        />
-        <Field
-          label="Password"
-          name="password"
-          type="password"
-          autoComplete="new-password"
-          required
-          hint="At least 10 characters. A short sentence is easy to remember."
-          fault={form.fault('password')}
-        />
-        <Button weight="main" type="submit" busy={form.busy}>
-          Make the account
-        </Button>
-      </form>
+      {sent ? (
+        <Notice tone="good">
+          A letter is on its way to this address. Its link lets you choose a password, and then you are in. The link
+          works for a day.
+        </Notice>
+      ) : (
+        <form className="grid gap-4" onSubmit={form.onSubmit}>
+          {form.fault() && <Notice tone="bad">{form.fault()}</Notice>}
+          <Field label="Name" name="name" autoComplete="name" required maxLength={80} fault={form.fault('name')} />
+          <Field
+            label="E-mail address"
+            name="email"
+            type="email"
+            autoComplete="username"
+            required
+            hint="We send a letter there, to be sure that it is yours."
+            fault={form.fault('email')}
+          />
+          <Button weight="main" type="submit" busy={form.busy}>
+            Send me the letter
+          </Button>
+        </form>
+      )}
       <p>
         <Link to="/sign-in">I have an account</Link>
       </p>

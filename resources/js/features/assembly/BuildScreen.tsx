@@ -206,6 +206,7 @@ function Build({ page }: { page: View<'Builder'> }) {
           ) : (
             there.data?.shortfall && <Notice tone="warn">{there.data.shortfall}</Notice>
           )}
+          {there.data?.leftOut && <p>{there.data.leftOut}</p>}
           <div className="sticky bottom-0 -mx-4 flex items-center gap-4 border-t border-base-300 bg-base-100 px-4 py-3 lg:static lg:mx-0 lg:border-0 lg:px-0">
             <Button
               weight="main"

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Account;
+
+use App\Http\Form;
+use Illuminate\Validation\Rules\Password;
+use OpenApi\Attributes as OA;
+
+#[
+    OA\Schema(
+        schema: 'ConfirmRequest',
+        required: ['token', 'password'],
+        properties: [
+            new OA\Property(property: 'token', type: 'string', description: 'From the letter.'),
+            new OA\Property(property: 'password', type: 'string'),
+        ],
+    ),
+]
+final class ConfirmRequest extends Form
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'token' => ['required', 'string', 'max:4000'],
+            'password' => ['required', 'string', 'max:200', Password::min(10)],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return Wording::MESSAGES;
+    }
+}
