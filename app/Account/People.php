@@ -7,7 +7,6 @@ namespace App\Account;
 use Illuminate\Auth\EloquentUserProvider;
 use Illuminate\Contracts\Hashing\Hasher;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Str;
 use SensitiveParameter;
 
@@ -18,9 +17,14 @@ use SensitiveParameter;
 final class People extends EloquentUserProvider
 {
     /** @param  bool  $shared  whether the people of the demo are among them */
-    public function __construct(Hasher $hasher, private readonly bool $shared)
+    public function __construct(Hasher $hasher, bool $shared)
     {
         parent::__construct($hasher, User::class);
+        $this->withQuery(fn (Builder $query): Builder => $query->where(
+            fn (Builder $people): Builder => $shared
+                ? $people->whereNull('made_up_as')->orWhere('made_up_as', 'not like', 'cohort-%')
+                : $people->whereNull('made_up_as'),
+        ));
     }
 
     /** @param  array<string, mixed>  $credentials */
@@ -34,21 +38,5 @@ final class People extends EloquentUserProvider
         $this->hasher->make(Str::random(16));
 
         return null;
-    }
-
-    /**
-     * @param  User|null  $model
-     * @return Builder<Model>
-     */
-    protected function newModelQuery($model = null): Builder
-    {
-        $query = parent::newModelQuery($model);
-        $query->where(
-            fn (Builder $people): Builder => $this->shared
-                ? $people->whereNull('made_up_as')->orWhere('made_up_as', 'not like', 'cohort-%')
-                : $people->whereNull('made_up_as'),
-        );
-
-        return $query;
     }
 }

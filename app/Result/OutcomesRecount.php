@@ -6,8 +6,8 @@ namespace App\Result;
 
 use App\Assembly\TestItem;
 use App\Assembly\TestItems;
-use App\Sitting\Desk;
 use App\Sitting\Sitting;
+use App\Sitting\SittingsRecount;
 use App\Sitting\Stage;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Marking\Outcome;
@@ -20,7 +20,6 @@ final class OutcomesRecount
     private array $kept = [];
 
     public function __construct(
-        private readonly Desk $desk,
         private readonly Settlement $settlement,
         private readonly TestItems $items,
     ) {
@@ -48,7 +47,7 @@ final class OutcomesRecount
 
     private function difference(Sitting $sitting): ?string
     {
-        $state = $this->desk->state(
+        $state = SittingsRecount::state(
             $sitting,
             $sitting->isHandedIn() ? (int) $sitting->ended_ms : (int) $sitting->contact_ms,
         );

@@ -28,7 +28,8 @@ final readonly class Closing
     }
 
     /**
-     * Hands in for good, with what the tab had not sent yet. Handing in twice is the same as once.
+     * Hands in for good, with what the tab had not sent yet. Handing in twice is the same as once; what comes with it
+     * only then is not taken, and the answer says so.
      *
      * @param  list<Event>  $events
      * @return array<string, string> event id => why it does not count
@@ -43,7 +44,7 @@ final readonly class Closing
             $awakeSince,
         ): array {
             if ($sitting->isHandedIn()) {
-                return [];
+                return $this->tooLate($sitting, $events, $now);
             }
             if (! $sitting->hasBegun()) {
                 throw Refusal::unmet('not_started', 'This sitting has not begun, so there is nothing to hand in.');
@@ -56,12 +57,24 @@ final readonly class Closing
                 now: $now,
             );
             $stored = new SittingEvents($sitting);
-            $stored->add([$stored->own(EventKind::HandedIn, $now)]);
+            $stored->addOwn($stored->own(EventKind::HandedIn, $now));
             $state = $this->desk->state($sitting, $now);
             $this->settlement->finish($sitting, $state);
 
             return Recorder::refusedOf($events, $state, $refused);
         });
+    }
+
+    /**
+     * @param  list<Event>  $events
+     * @return array<string, string> event id => why it does not count
+     */
+    private function tooLate(Sitting $sitting, array $events, int $now): array
+    {
+        $new = array_column((new SittingEvents($sitting))->fresh($events), 'id');
+        $refused = array_fill_keys($new, 'The sitting had been handed in before this reached the server.');
+
+        return Recorder::refusedOf($events, $this->desk->state($sitting, $now), $refused);
     }
 
     /** Hands in, as they stand, the sittings of a candidate whose time has run out. */
@@ -114,7 +127,7 @@ final readonly class Closing
                 throw Refusal::unmet('rubric', $malformed->getMessage());
             }
             $events = new SittingEvents($sitting);
-            $events->add([
+            $events->addOwn(
                 new Event(
                     id: 'server-'.Str::ulid(),
                     seq: $sitting->last_seq + 1,
@@ -123,7 +136,7 @@ final readonly class Closing
                     position: $position,
                     value: $points,
                 ),
-            ]);
+            );
             $state = $this->desk->state($sitting, $now);
             if ($sitting->isHandedIn()) {
                 $this->settlement->finish($sitting, $state);

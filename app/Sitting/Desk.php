@@ -59,7 +59,7 @@ final readonly class Desk
             state: fn (): State => $this->state($sitting, $now),
         );
         if ($pause !== null) {
-            (new SittingEvents($sitting))->add([$pause]);
+            (new SittingEvents($sitting))->addOwn($pause);
         }
     }
 

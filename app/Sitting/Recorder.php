@@ -62,7 +62,12 @@ final readonly class Recorder
         $stored = new SittingEvents($sitting);
         $this->desk->pauseIfContactWasLost($sitting, $awakeSince, $now);
         [$sound, $refused] = $this->sound($sitting, $stored->fresh($events));
-        $stored->add($sound);
+        $full = $stored->full($sound);
+        if ($full === null) {
+            $stored->add($sound);
+        } else {
+            $refused += array_fill_keys(array_column($sound, 'id'), $full->getMessage());
+        }
         $this->pen->letGo($sitting, $events);
         $sitting->contact_ms = $now;
 

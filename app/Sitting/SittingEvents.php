@@ -25,6 +25,9 @@ final class SittingEvents
 
     private const MOST_BYTES = 20 * 1024 * 1024;
 
+    /** So many of the server's own may follow: a full sitting can still be handed in and marked. */
+    private const MOST_OWN = 2_000;
+
     /** So many events may be folded anew before the state is put down again. */
     private const SNAPSHOT_AFTER = 24;
 
@@ -164,16 +167,60 @@ final class SittingEvents
      */
     public function count(array $events): void
     {
-        $bytes = array_sum(array_map(fn (Event $event): int => strlen((string) self::json($event)), $events));
-        if ($this->sitting->events + count($events) > self::MOST) {
-            throw Refusal::unmet('too_many_events', 'This sitting has recorded more than 20,000 steps. Hand it in.');
+        $full = $this->full($events);
+        if ($full !== null) {
+            throw $full;
         }
-        if ($this->sitting->bytes + $bytes > self::MOST_BYTES) {
-            throw Refusal::unmet('too_large', 'This sitting holds more than 20 megabytes of answers. Hand it in.');
+        $this->tally($events);
+    }
+
+    /**
+     * Stores an event of the server's own.
+     *
+     * @throws Refusal when the sitting would grow beyond all bounds
+     */
+    public function addOwn(Event $event): void
+    {
+        if ($this->sitting->events >= self::MOST + self::MOST_OWN) {
+            throw Refusal::unmet('too_many_events', 'This sitting can hold no more.');
         }
+        $this->tally([$event]);
+        $this->insert([$event]);
+    }
+
+    /**
+     * Why no more can be taken.
+     *
+     * @param  list<Event>  $events
+     */
+    public function full(array $events): ?Refusal
+    {
+        return match (true) {
+            $events === [] => null,
+            $this->sitting->events + count($events) > self::MOST => Refusal::unmet(
+                'too_many_events',
+                'This sitting has recorded more than 20,000 steps. Hand it in.',
+            ),
+            $this->sitting->bytes + self::bytes($events) > self::MOST_BYTES => Refusal::unmet(
+                'too_large',
+                'This sitting holds more than 20 megabytes of answers. Hand it in.',
+            ),
+            default => null,
+        };
+    }
+
+    /** @param  list<Event>  $events */
+    private function tally(array $events): void
+    {
         $this->sitting->events += count($events);
-        $this->sitting->bytes += $bytes;
+        $this->sitting->bytes += self::bytes($events);
         $this->sitting->last_seq = max($this->sitting->last_seq, 0, ...array_column($events, 'seq'));
+    }
+
+    /** @param  list<Event>  $events */
+    private static function bytes(array $events): int
+    {
+        return array_sum(array_map(fn (Event $event): int => strlen((string) self::json($event)), $events));
     }
 
     /** An event of the server's own: the browser has no say in it. */

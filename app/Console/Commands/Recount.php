@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Result\OutcomesRecount;
 use App\Revisit\StandingsRecount;
+use App\Sitting\SittingsRecount;
 use Illuminate\Console\Command;
 
 final class Recount extends Command
@@ -16,12 +17,21 @@ final class Recount extends Command
 
     protected $description = 'Recompute outcomes, totals and standings from the events, and say what differs from what is stored';
 
-    public function handle(OutcomesRecount $outcomes, StandingsRecount $standings): int
+    public function handle(
+        SittingsRecount $sittings,
+        OutcomesRecount $outcomes,
+        StandingsRecount $standings,
+    ): int
     {
         $user = $this->option('user');
         $address = is_string($user) ? $user : null;
         $found = 0;
-        foreach (['Sittings' => $outcomes->run($address), 'Standings' => $standings->run($address)] as $what => $run) {
+        $runs = [
+            'Folds' => $sittings->run($address),
+            'Sittings' => $outcomes->run($address),
+            'Standings' => $standings->run($address),
+        ];
+        foreach ($runs as $what => $run) {
             $checked = 0;
             foreach ($run as $difference) {
                 $checked++;

@@ -47,6 +47,9 @@ final class DemoTest extends TestCase
             ['outcomes', ['changes' => 99]],
             ['sittings', ['marks' => '1000']],
             ['sittings', ['by_clock' => true]],
+            ['sittings', ['events' => 9999]],
+            ['sittings', ['bytes' => 1]],
+            ['sittings', ['last_seq' => 1]],
             ['standings', ['seen' => 77]],
             ['standings', ['false_footing' => 2]],
         ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Sitting;
 
+use App\Sitting\Sitting;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -228,6 +229,43 @@ final class SittingTest extends TestCase
             ->assertStatus(409)
             ->assertJsonPath('reason', 'handed_in');
         $this->postJson("/api/sittings/{$sitting}/open", ['tab' => 'tab-1'])->assertStatus(409);
+    }
+
+    public function test_handing_in_again_says_what_was_not_taken(): void
+    {
+        $sitting = $this->build();
+        $this->open($sitting);
+        $known = $this->answer(0, 'a', 10);
+        $this->send($sitting, [$known]);
+        $this->handIn($sitting)->assertJsonPath('refused', []);
+        $late = $this->answer(1, 'b', 11);
+        $again = ['tab' => 'tab-1', 'events' => [$known, $late]];
+        self::assertSame(
+            [$late['id'] => 'The sitting had been handed in before this reached the server.'],
+            $this->postJson("/api/sittings/{$sitting}/hand-in", $again)->assertOk()->json('refused'),
+        );
+        self::assertSame(1, Sitting::query()->findOrFail($sitting)->answered);
+    }
+
+    /** @param  array<string, int>  $filled */
+    #[TestWith([['events' => 20_000], 'too_many_events', 'more than 20,000 steps'])]
+    #[TestWith([['bytes' => 20 * 1024 * 1024], 'too_large', 'more than 20 megabytes'])]
+    public function test_a_full_sitting_can_still_be_handed_in(array $filled, string $reason, string $words): void
+    {
+        $sitting = $this->build();
+        $this->open($sitting);
+        $this->send($sitting, [$this->answer(0, 'a', 10)])->assertOk();
+        DB::table('sittings')->update($filled);
+        $this->send($sitting, [])->assertOk();
+        $more = $this->answer(1, 'b', 11);
+        $this->send($sitting, [$more])->assertStatus(422)->assertJsonPath('reason', $reason);
+        $said = $this->postJson("/api/sittings/{$sitting}/hand-in", ['tab' => 'tab-1', 'events' => [$more]])
+            ->assertOk()
+            ->json('refused');
+
+        self::assertStringContainsString($words, $said[$more['id']]);
+        self::assertSame(6, DB::table('outcomes')->count());
+        self::assertSame(1, Sitting::query()->findOrFail($sitting)->answered);
     }
 
     /** @param  array<string, mixed>|string|null  $value */

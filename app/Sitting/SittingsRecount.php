@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sitting;
+
+use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Sitting\State;
+
+/** Holds what is kept beside the events of a sitting, to be fast, against the events themselves. */
+final readonly class SittingsRecount
+{
+    /**
+     * @param  string|null  $email  of the only candidate to look at; null: all
+     * @return iterable<string|null> for each sitting, how it differs; null: it does not
+     */
+    public function run(?string $email): iterable
+    {
+        $begun = Sitting::query()
+            ->where('status', '!=', Stage::NotStarted)
+            ->when($email !== null, fn ($query) => $query->whereRelation('user', 'email', $email));
+        foreach ($begun->lazyById(200) as $sitting) {
+            $differs = [...$this->countsThatDiffer($sitting), ...$this->snapshotFaults($sitting)];
+            yield $differs === [] ? null : "Sitting {$sitting->id}: ".implode(', ', $differs).'.';
+        }
+    }
+
+    /** What the events of a sitting come to, without any short cut. */
+    public static function state(Sitting $sitting, int $now): State
+    {
+        return (new SittingEvents($sitting))->whole($sitting->terms())->at($now);
+    }
+
+    /** @return list<string> */
+    private function countsThatDiffer(Sitting $sitting): array
+    {
+        $counted = (array) DB::table('sitting_events')
+            ->where('sitting_id', $sitting->id)
+            ->selectRaw('count(*) as events, coalesce(max(seq), 0) as last_seq')
+            ->selectRaw('coalesce(sum(length(cast(value as blob))), 0) as bytes')
+            ->first();
+        $differs = [];
+        foreach ($counted as $column => $n) {
+            $kept = $sitting->getAttribute((string) $column);
+            if ($kept !== (int) $n) {
+                $differs[] = "{$column} is stored as {$kept} and comes to {$n}";
+            }
+        }
+
+        return $differs;
+    }
+
+    /** @return list<string> */
+    private function snapshotFaults(Sitting $sitting): array
+    {
+        $now = (int) $sitting->contact_ms;
+        $kept = (new SittingEvents($sitting))->folding($sitting->terms())->at($now);
+
+        // Compared by value: both are made of readonly values and enums.
+        return $kept == self::state($sitting, $now) ? [] : ['its snapshot is not what its events come to'];
+    }
+}
