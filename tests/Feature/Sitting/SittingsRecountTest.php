@@ -20,7 +20,8 @@ final class SittingsRecountTest extends TestCase
         self::assertNotNull($old);
         self::assertSame(0, Artisan::call('recount'), Artisan::output());
 
-        $this->answerOften($sitting, 50, 90);
+        $this->send($sitting, [['id' => 'f', 'seq' => 50, 'kind' => 'flagged', 'position' => 5, 'value' => true]]);
+        $this->answerOften($sitting, 51, 90);
         self::assertSame(0, Artisan::call('recount'), Artisan::output());
         DB::table('sitting_snapshots')->update(['state' => $old]);
         self::assertSame(1, Artisan::call('recount'));
