@@ -67,7 +67,7 @@ final readonly class Pen
     private function begin(Sitting $sitting, int $now): void
     {
         $events = new SittingEvents($sitting);
-        $events->add([$events->own(EventKind::Started, $now)]);
+        $events->addOwn($events->own(EventKind::Started, $now));
         $sitting->fill(['status' => Stage::Open, 'started_ms' => $now, 'terms' => $sitting->terms()->toArray()]);
     }
 

@@ -103,7 +103,8 @@ final readonly class Fields
     {
         $map = [];
         foreach (array_keys($this->map($name)) as $key) {
-            $map[$key] = (new self($this->map($name)))->texts($key);
+            // A name such as "7" is a number to PHP.
+            $map[$key] = (new self($this->map($name)))->texts((string) $key);
         }
 
         return $map;

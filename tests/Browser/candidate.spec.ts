@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { begin, choose, expectAccessible, expectNoSidewaysScroll, signInAs } from './ways';
+import { begin, choose, expectAccessible, expectNoSidewaysScroll, letterTo, linkIn, signInAs } from './ways';
 
 test('from sign-in to a marked, explained test, and the next one from what was missed', async ({ page }) => {
   await signInAs(page, 'Wren Ashlock');
@@ -57,6 +57,72 @@ test('answers made without a connection are kept and saved when it is back', asy
   await expect(page.getByRole('button', { name: 'Question 2: answered', exact: true })).toBeVisible();
 });
 
+test('answers made without a connection outlive the page', async ({ page, context }) => {
+  await signInAs(page, 'Idris Vane');
+  await begin(page, { mode: 'Timed', questions: 5 });
+  await expect(page.getByText('All saved')).toBeVisible();
+  const address = page.url();
+  await context.setOffline(true);
+  await choose(page, 2);
+  await expect(page.getByText('1 kept on this device')).toBeVisible();
+  await page.close();
+  await context.setOffline(false);
+  const next = await context.newPage();
+  await next.goto(address);
+  const goOn = next.getByRole('button', { name: 'Go on here', exact: true });
+  await expect(goOn.or(next.getByText('All saved'))).toBeVisible();
+  if (await goOn.isVisible()) await goOn.click();
+  await expect(next.getByText('All saved')).toBeVisible();
+  await expect(next.getByRole('radiogroup').getByRole('radio').nth(2)).toBeChecked();
+});
+
+test('without a connection a pause is not claimed before it is one', async ({ page, context }) => {
+  await signInAs(page, 'Idris Vane');
+  await begin(page, { mode: 'Timed', questions: 3 });
+  await expect(page.getByText('All saved')).toBeVisible();
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Pause', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Not paused yet' })).toBeVisible();
+  const before = await page.getByRole('timer').textContent();
+  await expect(page.getByRole('timer')).not.toHaveText(before ?? '');
+  await context.setOffline(false);
+  await expect(page.getByRole('heading', { name: 'Paused', exact: true })).toBeVisible();
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Go on', exact: true }).click();
+  await expect(page.getByText('You go on as soon as the server has heard of it')).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByRole('heading', { name: 'Question 1 of 3' })).toBeVisible();
+});
+
+test('a check without a connection locks the answer at once, and the reasons follow', async ({ page, context }) => {
+  await signInAs(page, 'Idris Vane');
+  await begin(page, { mode: 'Tutor', questions: 3 });
+  await choose(page, 0);
+  await expect(page.getByText('All saved')).toBeVisible();
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Check', exact: true }).click();
+  await expect(page.getByText('Checked: your answer stands')).toBeVisible();
+  await expect(page.getByRole('radiogroup').getByRole('radio').nth(1)).toBeDisabled();
+  await context.setOffline(false);
+  await expect(page.getByText('To take with you')).toBeVisible();
+});
+
+test('handing in without a connection keeps everything and is done when it is back', async ({ page, context }) => {
+  await signInAs(page, 'Idris Vane');
+  await begin(page, { mode: 'Timed', questions: 2 });
+  await expect(page.getByText('All saved')).toBeVisible();
+  await context.setOffline(true);
+  await choose(page, 0);
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await choose(page, 1);
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await expect(page.getByText('The server cannot be reached just now.')).toBeVisible();
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await expect(page.getByText('2 of 2', { exact: true })).toBeVisible();
+});
+
 test('a second tab must take the pen, and the first is told', async ({ page, context }) => {
   await signInAs(page, 'Bram Holloway');
   await begin(page, { mode: 'Timed', questions: 5 });
@@ -80,6 +146,24 @@ test('at zero the test is handed in as it stands', async ({ page }) => {
   await expect(page.getByText('All saved')).toBeVisible();
   // Only the browser's clock runs ahead: the server's has the last word.
   await page.clock.fastForward(80_000);
+  await expect(page.getByRole('heading', { name: 'By topic' })).toBeVisible({ timeout: 60_000 });
+});
+
+test('at zero without a connection nothing more can be answered, and it is handed in when it is back', async ({
+  page,
+  context,
+}) => {
+  await signInAs(page, 'Noor Selwick');
+  await page.clock.install();
+  await begin(page, { mode: 'Timed', questions: 3, minutes: 1 });
+  await choose(page, 0);
+  await expect(page.getByText('All saved')).toBeVisible();
+  await context.setOffline(true);
+  await page.clock.fastForward(70_000);
+  await expect(page.getByRole('heading', { name: 'Time is up' })).toBeVisible();
+  await expect(page.getByRole('radiogroup')).toHaveCount(0);
+  await context.setOffline(false);
+  await page.clock.fastForward(20_000);
   await expect(page.getByRole('heading', { name: 'By topic' })).toBeVisible({ timeout: 60_000 });
 });
 
@@ -118,11 +202,15 @@ test('what cannot be built is said before and after asking', async ({ page }) =>
 });
 
 test('an account from beginning to end', async ({ page }) => {
+  const address = `fern-${Date.now()}@corvane.example`;
   await page.goto('/build');
   await expect(page).toHaveURL(/sign-in\?to=%2Fbuild/);
   await page.getByRole('link', { name: 'Make an account' }).click();
   await page.getByLabel('Name').fill('Fern Tolley');
-  await page.getByLabel('E-mail address').fill('fern@corvane.example');
+  await page.getByLabel('E-mail address').fill(address);
+  await page.getByRole('button', { name: 'Send me the letter', exact: true }).click();
+  await expect(page.getByText('A letter is on its way')).toBeVisible();
+  await page.goto(linkIn(letterTo(address)));
   await page.getByLabel('Password').fill('short');
   await page.getByRole('button', { name: 'Make the account', exact: true }).click();
   await expect(page.getByText('at least 10 characters. A short sentence')).toBeVisible();
@@ -151,6 +239,7 @@ for (const [size, viewport] of Object.entries({
     for (const [path, ready] of [
       ['/sign-in', 'Or look round'],
       ['/register', 'I have an account'],
+      ['/welcome?token=x', 'Choose a password'],
       ['/forgot', 'Send me a link'],
       ['/new-password', 'Set it'],
     ] as const) {

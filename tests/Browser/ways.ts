@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
@@ -85,4 +86,18 @@ export async function expectAccessible(page: Page): Promise<void> {
 export async function expectNoSidewaysScroll(page: Page): Promise<void> {
   const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
   expect(over).toBeLessThanOrEqual(0);
+}
+
+/** The last letter to an address, from where the stand-in for a mail service puts them. */
+export function letterTo(address: string): string {
+  const letters = readFileSync('storage/logs/mail.log', 'utf8');
+  const at = letters.lastIndexOf(`To: ${address}`);
+  expect(at).toBeGreaterThanOrEqual(0);
+  return letters.slice(at);
+}
+
+/** Where its first link leads, on the server of the tests. */
+export function linkIn(letter: string): string {
+  const found = /https?:\/\/[^/\s]+(\/\S*)/.exec(letter);
+  return found?.[1] ?? '';
 }

@@ -116,6 +116,7 @@ final class RecipeTest extends TestCase
         yield 'no time' => [['minutes' => 0], 'minutes'];
         yield 'ten hours and more' => [['minutes' => 601], 'minutes'];
         yield 'tags that are no map of lists' => [['tags' => ['paper' => '2024']], 'malformed'];
+        yield 'tags that are a list' => [['tags' => ['x', 'y']], 'malformed'];
         yield 'a search without end' => [['words' => str_repeat('x', 201)], 'words'];
         yield 'words that are none' => [['words' => ['a']], 'words'];
         yield 'values without end' => [['tags' => ['paper' => array_map(strval(...), range(1, 51))]], 'too_many'];

@@ -39,7 +39,7 @@ export function Component() {
 
 function Result({ result }: { result: View<'Result'> }) {
   const { tally } = result;
-  const late = (useLocation().state as { late?: number } | null)?.late ?? 0;
+  const late = (useLocation().state as { late?: { answers: number; why: string | null } } | null)?.late;
   const wrong = tally.missed + tally.partly + tally.leftBlank;
   return (
     <div className="grid gap-8">
@@ -104,10 +104,9 @@ function Result({ result }: { result: View<'Result'> }) {
         </div>
       </section>
 
-      {late > 0 && (
+      {late && late.answers > 0 && (
         <Notice tone="warn">
-          {count(late, 'answer')} reached the server more than five seconds after the end and{' '}
-          {late === 1 ? 'does' : 'do'} not count.
+          {count(late.answers, 'answer')} came too late and {late.answers === 1 ? 'does' : 'do'} not count. {late.why}
         </Notice>
       )}
 

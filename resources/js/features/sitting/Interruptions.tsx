@@ -62,20 +62,50 @@ function Alone({ children }: { children: ReactNode }) {
   return <main className="mx-auto grid max-w-2xl gap-6 p-6 pt-16">{children}</main>;
 }
 
-export function Paused({ onResume, timed }: { onResume: () => void; timed: boolean }) {
+export function Paused({ onResume, going, timed }: { onResume: () => void; going: Going; timed: boolean }) {
   return (
-    <Standstill title="Paused" go="Go on" onGo={onResume}>
+    <Standstill title="Paused" go="Go on" onGo={onResume} going={going}>
       {timed ? 'The clock stands still. ' : ''}You can close this page; every answer is kept, and you go on at the same
       question.
     </Standstill>
   );
 }
 
-export function OnBreak({ onEnd }: { onEnd: () => void }) {
+/** A pause that the server has not heard of is none, and must not look like one. */
+export function Pausing({ away, timed, onBack }: { away: boolean; timed: boolean; onBack: () => void }) {
+  if (!away) return <Loading what="Pausing" />;
   return (
-    <Standstill title="On a break" go="End the break" onGo={onEnd}>
+    <Standstill title="Not paused yet" go="Go back to the questions" onGo={onBack}>
+      There is no connection just now. {timed ? 'The clock goes on' : 'Your time goes on'} until the server hears that
+      you want to pause; this page keeps trying.
+    </Standstill>
+  );
+}
+
+export function OnBreak({ onEnd, going }: { onEnd: () => void; going: Going }) {
+  return (
+    <Standstill title="On a break" go="End the break" onGo={onEnd} going={going}>
       The clock goes on. Questions that you have seen stay as they are; those after them are still open to you.
     </Standstill>
+  );
+}
+
+/** Whether going on has been asked for, and whether the server cannot be asked. */
+type Going = 'no' | 'asked' | 'away';
+
+/** The clock has run out here, and the server has not said so yet. */
+export function TimeUp({ away, waiting }: { away: boolean; waiting: number }) {
+  if (!away) return <Loading what="Handing in" />;
+  return (
+    <section className="mx-auto grid max-w-xl justify-items-start gap-4 pt-10">
+      <h1 className="text-2xl font-bold">Time is up</h1>
+      <p>
+        There is no connection just now.
+        {waiting > 0 &&
+          ` ${count(waiting, 'answer')} that you made in time ${waiting === 1 ? 'waits' : 'wait'} here.`}{' '}
+        Your test is handed in as soon as the server is reached; this page keeps trying.
+      </p>
+    </section>
   );
 }
 
@@ -95,12 +125,17 @@ export function BreakCheck({ onTake, onBack }: { onTake: () => void; onBack: () 
   );
 }
 
-function Standstill(props: { title: string; children: ReactNode; go: string; onGo: () => void }) {
+function Standstill(props: { title: string; children: ReactNode; go: string; onGo: () => void; going?: Going }) {
   return (
     <section className="mx-auto grid max-w-xl justify-items-start gap-4 pt-10">
       <h1 className="text-2xl font-bold">{props.title}</h1>
       <p>{props.children}</p>
-      <Button weight="main" onClick={props.onGo}>
+      {props.going === 'away' && (
+        <Notice tone="warn">
+          There is no connection just now. You go on as soon as the server has heard of it; this page keeps trying.
+        </Notice>
+      )}
+      <Button weight="main" busy={props.going === 'asked'} onClick={props.onGo}>
         {props.go}
       </Button>
     </section>

@@ -28,8 +28,12 @@ export function QuestionCard({
   const stemIsField = body.kind === 'dropdown_gaps' || body.kind === 'typed_gaps';
   return (
     <div className="grid content-start gap-5">
-      {state.locked && !state.checked && (
-        <p className="border-l-4 border-accent pl-3">Your answer to this question stands.</p>
+      {state.locked && (
+        <p className="border-l-4 border-accent pl-3" role={state.checked ? 'status' : undefined}>
+          {state.checked
+            ? 'Checked: your answer stands. The reasons follow as soon as the server is reached.'
+            : 'Your answer to this question stands.'}
+        </p>
       )}
       {!stemIsField && (
         <div id={id} className="text-lg">

@@ -19,7 +19,7 @@ export function SittingHeader(props: {
   onShortcuts: (shortcuts: Shortcuts) => void;
 }) {
   const { store, now, briefing } = props;
-  const active = now.status === 'active';
+  const active = now.status === 'active' && now.asked !== 'pause';
   return (
     <div className="flex flex-wrap items-center gap-x-1.5 sm:gap-x-4">
       <Link to="/" className="text-primary underline underline-offset-4">
@@ -80,14 +80,21 @@ function Countdown({ store, onZero, paused }: { store: SittingStore; onZero: () 
 function Saved({ link }: { link: SittingLink }) {
   const words =
     link.kind === 'away'
-      ? link.waiting
-        ? `No connection: ${link.waiting} kept on this device`
-        : 'No connection: trying again'
+      ? link.waiting === 0
+        ? 'No connection: trying again'
+        : link.kept
+          ? `No connection: ${link.waiting} kept on this device`
+          : `No connection: ${link.waiting} not saved, keep this page open`
       : link.kind === 'saving'
         ? 'Saving…'
-        : 'All saved';
+        : link.kind === 'full'
+          ? 'Full: hand it in'
+          : 'All saved';
   return (
-    <p role="status" className={link.kind === 'away' ? 'font-bold text-warning' : 'text-base-content/75'}>
+    <p
+      role="status"
+      className={link.kind === 'away' || link.kind === 'full' ? 'font-bold text-warning' : 'text-base-content/75'}
+    >
       {words}
     </p>
   );

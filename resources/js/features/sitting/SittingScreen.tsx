@@ -10,7 +10,7 @@ import { useTitle } from '../../ui/useTitle';
 import { UnitPanel } from '../question/UnitPanel';
 import { Explained } from '../result/Explained';
 import { HandInCheck } from './HandInCheck';
-import { BreakCheck, NotHere, OnBreak, Paused } from './Interruptions';
+import { BreakCheck, NotHere, OnBreak, Paused, Pausing, TimeUp } from './Interruptions';
 import { QuestionCard } from './QuestionCard';
 import { RouteLine } from './RouteLine';
 import { readShortcuts } from './shortcuts';
@@ -54,6 +54,7 @@ function Open({
   const navigate = useNavigate();
   const [face, setFace] = useState<Face>('questions');
   const [handing, setHanding] = useState(false);
+  const [timeUp, setTimeUp] = useState(false);
   const [shortcuts, setShortcuts] = useState(readShortcuts);
   const heading = useRef<HTMLHeadingElement>(null);
   const { current, questions } = now;
@@ -61,7 +62,10 @@ function Open({
   const question = sitting.questions[current];
   const unit = sitting.units.find((one) => one.id === question?.unit);
   const tutor = sitting.briefing.mode === 'tutor';
-  const asking = face === 'questions' && now.status === 'active';
+  const timed = sitting.briefing.mode === 'timed';
+  const away = now.link.kind === 'away';
+  const going = now.asked !== 'going on' ? 'no' : away ? 'away' : 'asked';
+  const asking = !timeUp && face === 'questions' && now.status === 'active' && now.asked !== 'pause';
 
   const go = useCallback(
     (position: number) => {
@@ -102,7 +106,10 @@ function Open({
             store={store}
             now={now}
             briefing={sitting.briefing}
-            onZero={() => void handIn()}
+            onZero={() => {
+              setTimeUp(true);
+              void handIn();
+            }}
             onBreak={() => setFace('taking a break')}
             onShortcuts={setShortcuts}
           />
@@ -117,10 +124,19 @@ function Open({
               <Notice tone="warn">Your last answer does not count: {now.refused}</Notice>
             </div>
           )}
-          {now.status === 'paused' ? (
-            <Paused onResume={() => void store.resume()} timed={sitting.briefing.mode === 'timed'} />
+          {now.link.kind === 'full' && (
+            <div className="mb-4">
+              <Notice tone="warn">{now.link.message}</Notice>
+            </div>
+          )}
+          {timeUp ? (
+            <TimeUp away={away} waiting={now.link.kind === 'away' ? now.link.waiting : 0} />
+          ) : now.status === 'paused' ? (
+            <Paused onResume={() => void store.resume()} going={going} timed={timed} />
           ) : now.status === 'on_break' ? (
-            <OnBreak onEnd={() => void store.endBreak()} />
+            <OnBreak onEnd={() => void store.endBreak()} going={going} />
+          ) : now.asked === 'pause' ? (
+            <Pausing away={away} timed={timed} onBack={() => void store.stayOn()} />
           ) : face === 'taking a break' ? (
             <BreakCheck
               onTake={() => {
@@ -133,7 +149,7 @@ function Open({
             <HandInCheck
               questions={questions}
               busy={handing}
-              waiting={now.link.kind === 'away'}
+              waiting={away}
               onGo={go}
               onBack={() => setFace('questions')}
               onHandIn={() => void handIn()}

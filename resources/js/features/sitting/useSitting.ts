@@ -1,13 +1,22 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { SittingStore } from './sittingStore';
+import { BrowserStorage } from './sync/queueStorage';
+import { serverOf } from './sync/server';
+import { browserTime } from './sync/time';
 import { tabName } from './tab';
+
+const storage = new BrowserStorage();
+
+function storeOf(id: string, user: string): SittingStore {
+  return new SittingStore(id, tabName(), user, { time: browserTime, storage, server: serverOf(id) });
+}
 
 /** Opens a sitting for as long as the screen is shown. */
 export function useSitting(id: string, user: string): SittingStore {
-  const [store, setStore] = useState(() => new SittingStore(id, tabName(), user));
+  const [store, setStore] = useState(() => storeOf(id, user));
   useEffect(() => {
     // A store that was stopped stays stopped: each mount has its own.
-    const own = new SittingStore(id, tabName(), user);
+    const own = storeOf(id, user);
     setStore(own);
     void own.open();
     const leave = () => own.leave();

@@ -1,16 +1,22 @@
+import type { Time } from './time';
+
 const TICK_MS = 5_000;
 /** Hidden tabs are woken once a minute; a longer gap means that the machine slept. */
 const SLEPT_MS = 90_000;
 
 /** Watches for gaps in the page's own time, such as a closed lid. */
 export class Awake {
-  private last = Date.now();
+  private last: number;
   private since: number;
-  private readonly timer: number;
+  readonly stop: () => void;
 
-  constructor(private readonly now: () => number) {
+  constructor(
+    private readonly time: Time,
+    private readonly now: () => number,
+  ) {
+    this.last = time.wall();
     this.since = now();
-    this.timer = window.setInterval(() => this.tick(), TICK_MS);
+    this.stop = time.every(TICK_MS, () => this.tick());
   }
 
   /** Since when, on the server's clock, the page has run without a gap. */
@@ -19,12 +25,8 @@ export class Awake {
     return this.since;
   }
 
-  stop(): void {
-    window.clearInterval(this.timer);
-  }
-
   private tick(): void {
-    const at = Date.now();
+    const at = this.time.wall();
     if (Math.abs(at - this.last) > SLEPT_MS) this.since = this.now();
     this.last = at;
   }

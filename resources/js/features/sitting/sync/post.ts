@@ -1,0 +1,216 @@
+import { Refused, type View } from '../../../api/client';
+import { answersIn, type SittingEvent } from './events';
+import { AT_ONCE, type Queue } from './queue';
+import type { Server } from './server';
+import type { Time } from './time';
+
+/** How the page and the server stand with each other. */
+export type Link =
+  | { kind: 'opening' }
+  | { kind: 'saved' }
+  | { kind: 'saving' }
+  /** No connection. `kept`: whether the device keeps what waits. */
+  | { kind: 'away'; waiting: number; kept: boolean }
+  /** The sitting takes no more; it can be handed in. */
+  | { kind: 'full'; message: string }
+  | { kind: 'elsewhere'; message: string; waiting: number }
+  | { kind: 'signedOut' }
+  | { kind: 'failed'; error: Error }
+  | { kind: 'handedIn' };
+
+/** What did not count of what was handed in, and why. */
+export interface Late {
+  answers: number;
+  why: string | null;
+}
+
+const HEARTBEAT_MS = 15_000;
+const GATHER_MS = 150;
+const RETRY_MS = [1_000, 2_000, 4_000, 8_000, 15_000];
+/** What a browser lets a page send while it closes. */
+const PARTING_BYTES = 60_000;
+const FULL = new Set(['too_many_events', 'too_large']);
+
+/** Carries what waits in the queue to the server, and brings back its word. */
+export class Post {
+  private failures = 0;
+  private callOff: (() => void) | undefined;
+  private sending: Promise<void> | null = null;
+  private handing: Promise<boolean> | null = null;
+  private stopped = false;
+  private isOpen = false;
+  /** The last answer to each question that was sent when all was over: why it does not count, or that it does. */
+  private readonly afterwards = new Map<number, string | null>();
+
+  constructor(
+    private readonly queue: Queue,
+    private readonly server: Server,
+    private readonly time: Time,
+    private readonly letter: (events: SittingEvent[]) => View<'SittingEvents'>,
+    private readonly told: {
+      heard: (state: View<'SittingState'>) => void;
+      stands: (link: Link) => void;
+      refused: (why: string) => void;
+    },
+  ) {}
+
+  get late(): Late {
+    const refused = [...this.afterwards.values()].filter((why) => why !== null);
+    return { answers: refused.length, why: refused[0] ?? null };
+  }
+
+  /** Opens the sitting for this tab. */
+  async open(tab: string, take: boolean): Promise<View<'OpenedSitting'> | null> {
+    this.told.stands({ kind: 'opening' });
+    try {
+      // First what an earlier page left: if all is over, it is told of that too.
+      await this.queue.load();
+      const opened = await this.server.open(tab, take);
+      if (this.stopped) return null;
+      this.isOpen = true;
+      this.told.stands({ kind: 'saved' });
+      return opened;
+    } catch (error) {
+      this.stumble(error);
+      return null;
+    }
+  }
+
+  /** Sends soon, with what else is done in this moment. */
+  soon(): void {
+    this.schedule(GATHER_MS);
+  }
+
+  /** Sends what waits; an empty letter tells the server that the page is alive. */
+  flush(): Promise<void> {
+    this.sending ??= this.send().finally(() => {
+      this.sending = null;
+    });
+    return this.sending;
+  }
+
+  /** Hands in for good, with all that waits. True when it is done. */
+  handIn(): Promise<boolean> {
+    this.handing ??= this.sendAllAndEnd().finally(() => {
+      this.handing = null;
+    });
+    return this.handing;
+  }
+
+  /** The page goes away, with a last word. */
+  leave(parting: SittingEvent): void {
+    const all = [...this.queue.all];
+    const whole = this.letter(all.slice(0, AT_ONCE));
+    // A letter too long to send while closing would not go at all: the rest waits on the device.
+    this.server.leave(JSON.stringify(whole).length < PARTING_BYTES ? whole : this.letter([parting]));
+  }
+
+  /** Stops all timers, for good. */
+  stop(): void {
+    this.stopped = true;
+    this.callOff?.();
+  }
+
+  private async send(): Promise<void> {
+    const events = this.queue.next();
+    try {
+      const state = await this.server.record(this.letter(events));
+      this.failures = 0;
+      this.queue.acknowledge(events.map(({ id }) => id));
+      this.told.heard(state);
+      const [why] = Object.values(state.refused);
+      if (state.status === 'handed_in') {
+        this.note(events, state.refused);
+        this.endLater();
+        return;
+      }
+      if (why) this.told.refused(why);
+      const more = this.queue.all.length > 0;
+      this.told.stands(more ? { kind: 'saving' } : { kind: 'saved' });
+      this.schedule(more ? GATHER_MS : HEARTBEAT_MS);
+    } catch (error) {
+      this.stumble(error);
+    }
+  }
+
+  private async sendAllAndEnd(): Promise<boolean> {
+    await this.sending;
+    try {
+      await this.sendAhead();
+      do {
+        const events = this.queue.next();
+        const { refused } = await this.server.handIn(this.letter(events));
+        this.note(events, refused);
+        this.queue.acknowledge(events.map(({ id }) => id));
+        // Whatever is left after the first letter did not make it: the server says so, letter by letter.
+      } while (this.queue.all.length > 0);
+    } catch (error) {
+      this.stumble(error);
+      return false;
+    }
+    await this.queue.settled();
+    this.told.stands({ kind: 'handedIn' });
+    this.stop();
+    return true;
+  }
+
+  /** All but the last letter, as long as the sitting takes any. */
+  private async sendAhead(): Promise<void> {
+    while (this.queue.all.length > AT_ONCE) {
+      const events = this.queue.next();
+      try {
+        const state = await this.server.record(this.letter(events));
+        this.note(events, state.refused);
+        this.queue.acknowledge(events.map(({ id }) => id));
+      } catch (error) {
+        if (error instanceof Refused && (error.problem.reason === 'handed_in' || isFull(error))) return;
+        throw error;
+      }
+    }
+  }
+
+  private note(events: readonly SittingEvent[], refused: Record<string, string>): void {
+    for (const { id, kind, position } of events)
+      if (kind === 'answered' && typeof position === 'number') this.afterwards.set(position, refused[id] ?? null);
+  }
+
+  /** Time ran out while the server was away or nobody looked: what is here is handed in as it stands. */
+  private endLater(): void {
+    this.callOff?.();
+    if (!this.stopped) this.callOff = this.time.after(0, () => void this.handIn());
+  }
+
+  private stumble(error: unknown): void {
+    if (this.stopped) return;
+    this.callOff?.();
+    const link = this.linkAfter(error);
+    // Handed in from elsewhere, or by the clock, before what waits here arrived: the server is told, and tells.
+    if (link.kind === 'handedIn' && this.queue.all.length > 0) return this.endLater();
+    this.told.stands(link);
+    if (link.kind === 'away') this.schedule(RETRY_MS[Math.min(this.failures++, RETRY_MS.length - 1)] ?? HEARTBEAT_MS);
+  }
+
+  private linkAfter(error: unknown): Link {
+    if (error instanceof Refused) {
+      const { reason, message } = error.problem;
+      if (reason === 'handed_in') return { kind: 'handedIn' };
+      if (reason === 'open_elsewhere') return { kind: 'elsewhere', message, waiting: this.queue.answers };
+      if (isFull(error)) return { kind: 'full', message };
+      if (error.status === 401) return { kind: 'signedOut' };
+      if (error.status === 419) this.server.renew();
+      else if (error.status < 500 && error.status !== 429) return { kind: 'failed', error };
+    }
+    if (!this.isOpen)
+      return { kind: 'failed', error: error instanceof Error ? error : new Error('The sitting did not open.') };
+    return { kind: 'away', waiting: answersIn(this.queue.all), kept: this.queue.isKept };
+  }
+
+  private schedule(ms: number): void {
+    this.callOff?.();
+    if (!this.stopped) this.callOff = this.time.after(ms, () => void this.flush());
+  }
+}
+
+function isFull(error: Refused): boolean {
+  return FULL.has(error.problem.reason ?? '');
+}

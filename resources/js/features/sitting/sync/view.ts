@@ -1,0 +1,84 @@
+import type { View } from '../../../api/client';
+import type { SittingEvent } from './events';
+
+export type QuestionState = View<'QuestionState'>;
+export type Sureness = NonNullable<QuestionState['sureness']>;
+
+/** What is asked of the server and holds only once it has heard of it. */
+export type Asked = 'pause' | 'going on' | null;
+
+/** A sitting as one sees it: what the server said, with what one has done since laid over it. */
+export interface SittingView {
+  status: View<'SittingState'>['status'];
+  questions: readonly QuestionState[];
+  current: number;
+  deadline: number | null;
+  remainingMs: number | null;
+  breaksLeft: number;
+  asked: Asked;
+}
+
+export const NOTHING_YET: SittingView = {
+  status: 'not_started',
+  questions: [],
+  current: 0,
+  deadline: null,
+  remainingMs: null,
+  breaksLeft: 0,
+  asked: null,
+};
+
+/** Takes the server's word for what it knows. */
+export function heard(view: SittingView, state: View<'SittingState'>): SittingView {
+  const questions = [...view.questions];
+  for (const question of state.questions) questions[question.position] = question;
+  return {
+    ...view,
+    questions,
+    status: state.status,
+    deadline: state.deadline,
+    remainingMs: state.remainingMs,
+    breaksLeft: state.breaksLeft,
+    asked: null,
+  };
+}
+
+/** Lays an event over what the server said, until the server says it too. */
+export function laid(view: SittingView, event: SittingEvent): SittingView {
+  switch (event.kind) {
+    // The clock stands still, or goes on, when the server hears of it and not before.
+    case 'paused':
+      return { ...view, asked: 'pause' };
+    case 'resumed':
+    case 'break_ended':
+      return { ...view, asked: 'going on' };
+    case 'break_began':
+      return { ...view, status: 'on_break' };
+    default:
+  }
+  const known = typeof event.position === 'number' ? view.questions[event.position] : undefined;
+  if (!known) return view;
+  const questions = [...view.questions];
+  questions[known.position] = { ...known, ...overlay(event) };
+  return { ...view, questions };
+}
+
+function overlay({ kind, value }: SittingEvent): Partial<QuestionState> {
+  switch (kind) {
+    case 'shown':
+      return { seen: true };
+    case 'answered':
+      return { response: (value ?? null) as QuestionState['response'] };
+    case 'flagged':
+      return { flagged: value === true };
+    case 'struck':
+      return { struck: value as string[] };
+    case 'sureness':
+      return { sureness: (value ?? null) as QuestionState['sureness'] };
+    // Whoever has asked for the answer cannot change theirs, connection or not.
+    case 'checked':
+      return { checked: true, locked: true };
+    default:
+      return {};
+  }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Http;
+
+use App\Bench\TrialServer;
+use App\Http\Middleware\SecurityHeaders;
+use Tests\Feature\TestCase;
+
+/** Files that never reach Laravel, as PHP's own web server gives them out. */
+final class StaticFilesTest extends TestCase
+{
+    public function test_files_carry_the_same_headers_as_pages_and_nothing_else_is_given_out(): void
+    {
+        $server = new TrialServer(workers: 1);
+        $server->start();
+        $ask = fn (string $path, string $more = ''): string => (string) shell_exec(
+            "curl -si {$more} --path-as-is ".escapeshellarg("http://{$server->address}{$path}"),
+        );
+        $icon = $ask('/icon.svg');
+        self::assertStringContainsString('200 OK', $icon);
+        self::assertStringContainsString('Content-Type: image/svg+xml', $icon);
+        self::assertStringEndsWith((string) file_get_contents(public_path('icon.svg')), $icon);
+        foreach (SecurityHeaders::ALWAYS as $name => $value) {
+            self::assertStringContainsString("{$name}: {$value}", $icon);
+        }
+        preg_match('/ETag: (\S+)/', $icon, $tag);
+        self::assertStringContainsString('304 Not Modified', $ask('/icon.svg', "-H 'If-None-Match: {$tag[1]}'"));
+        foreach (
+            ['/../composer.json', '/..%2fcomposer.json', '/index.php', '/icon.svg%00', '/build/', '/.htaccess'] as $path
+        ) {
+            $said = $ask($path);
+            self::assertStringNotContainsString('laravel/framework', $said, $path);
+            self::assertStringNotContainsString('<?php', $said, $path);
+            self::assertStringContainsString('X-Content-Type-Options: nosniff', $said, $path);
+        }
+    }
+}

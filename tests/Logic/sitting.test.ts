@@ -1,0 +1,307 @@
+import { expect, test } from 'vitest';
+import type { SittingEvent } from '../../resources/js/features/sitting/sync/events';
+import { made, NOW, opened, openStore, question, refusal, settle, state, ToyStorage, type Answer } from './world';
+
+const OWNER = 'me/s';
+const kinds = (events: readonly SittingEvent[] | undefined) => (events ?? []).map(({ kind }) => kind);
+
+test('what the candidate does shows at once and is on the device before it is sent', async () => {
+  const { store, storage } = await openStore([]);
+  store.answer(1, { choice: 'b' });
+  store.flag(1, true);
+  store.strike(1, ['a']);
+  store.beSure(1, 'guess');
+  await settle();
+  expect(store.read().questions[1]).toMatchObject({
+    response: { choice: 'b' },
+    flagged: true,
+    struck: ['a'],
+    sureness: 'guess',
+  });
+  expect(kinds(storage.kept.get(OWNER))).toEqual(['shown', 'answered', 'flagged', 'struck', 'sureness']);
+  expect(store.read().link.kind).toBe('saving');
+});
+
+test('what the server has acknowledged leaves the device, in the order of doing', async () => {
+  const { store, server, storage } = await openStore([]);
+  store.answer(0, { choice: 'a' });
+  store.show(1);
+  store.answer(0, { choice: 'c' });
+  await store.flush();
+  await settle();
+  const [sent] = server.sent('record');
+  expect(sent?.map(({ seq }) => seq)).toEqual([6, 7, 8, 9]);
+  expect(storage.kept.get(OWNER)).toEqual([]);
+  expect(store.read().link.kind).toBe('saved');
+});
+
+test('without a server answers are kept, counted, and sent again with the same ids', async () => {
+  const { store, server } = await openStore(['down']);
+  store.answer(0, { choice: 'a' });
+  await store.flush();
+  expect(store.read().link).toEqual({ kind: 'away', waiting: 1, kept: true });
+  store.answer(2, { choice: 'b' });
+  expect(store.read().link).toEqual({ kind: 'away', waiting: 2, kept: true });
+  await store.flush();
+  const [first, again] = server.sent('record');
+  expect(again?.slice(0, first?.length)).toEqual(first);
+  expect(again).toHaveLength((first?.length ?? 0) + 1);
+  expect(store.read().link.kind).toBe('saved');
+});
+
+test('it is tried again by itself, ever less often, and at once when it works', async () => {
+  const { store, server, time } = await openStore(['down', 'down', 'down']);
+  store.answer(0, { choice: 'a' });
+  await time.pass(150);
+  expect(server.sent('record')).toHaveLength(1);
+  await time.pass(999);
+  expect(server.sent('record')).toHaveLength(1);
+  await time.pass(1);
+  expect(server.sent('record')).toHaveLength(2);
+  await time.pass(2_000 + 4_000);
+  expect(server.sent('record')).toHaveLength(4);
+  expect(store.read().link.kind).toBe('saved');
+  await time.pass(15_000);
+  expect(server.sent('record').at(-1)).toEqual([]);
+});
+
+test('answers that were kept by a page that died are laid over what the server says', async () => {
+  const storage = new ToyStorage();
+  storage.kept.set(OWNER, [
+    { id: 'x', seq: 9, kind: 'answered', madeAt: NOW - 5000, position: 2, value: { choice: 'd' } },
+  ]);
+  const { store, server } = made([opened({ lastSeq: 3 })], storage);
+  await store.open();
+  expect(store.read().questions[2]?.response).toEqual({ choice: 'd' });
+  store.answer(1, { choice: 'a' });
+  await store.flush();
+  expect(server.sent('record')[0]?.map(({ seq }) => seq)).toEqual([9, 10, 11]);
+});
+
+test('where nothing can be kept it is said, and answers are sent all the same', async () => {
+  const storage = new ToyStorage();
+  storage.broken = true;
+  const { store, server } = made([opened(), 'down'], storage);
+  await store.open();
+  store.answer(0, { choice: 'a' });
+  await settle();
+  await store.flush();
+  expect(store.read().link).toEqual({ kind: 'away', waiting: 1, kept: false });
+  await store.flush();
+  expect(kinds(server.sent('record')[1])).toContain('answered');
+  expect(store.read().link.kind).toBe('saved');
+});
+
+test('the first tab learns that another has taken the pen and sends no more', async () => {
+  const { store, server, time } = await openStore([refusal(409, 'open_elsewhere')]);
+  store.answer(0, { choice: 'a' });
+  await store.flush();
+  expect(store.read().link).toEqual({ kind: 'elsewhere', message: 'No.', waiting: 1 });
+  await time.pass(60_000);
+  expect(server.sent('record')).toHaveLength(1);
+});
+
+test('a refused event is told in the server’s words and what the server says stands', async () => {
+  const { store } = await openStore([
+    state({ questions: [question(0, { locked: true })], refused: { any: 'The answer had been shown.' } }),
+  ]);
+  store.answer(0, { choice: 'a' });
+  await store.flush();
+  expect(store.read().refused).toBe('The answer had been shown.');
+  expect(store.read().questions[0]).toMatchObject({ response: null, locked: true });
+});
+
+test.each([
+  [refusal(401, 'signed_out'), 'signedOut'],
+  [refusal(404, 'not_found'), 'failed'],
+  [refusal(422, 'too_many_events'), 'full'],
+  [refusal(422, 'too_large'), 'full'],
+  [refusal(429, 'slow'), 'away'],
+  [refusal(503, 'down'), 'away'],
+  [refusal(419, 'stale_page'), 'away'],
+  ['down', 'away'],
+] as [Answer, string][])('a refusal leads where it should: %s, %s', async (answer, link) => {
+  const { store, server } = await openStore([answer]);
+  await store.flush();
+  expect(store.read().link.kind).toBe(link);
+  expect(server.renewed).toBe(answer instanceof Error && 'status' in answer && answer.status === 419 ? 1 : 0);
+});
+
+test('a sitting that cannot be opened says so', async () => {
+  const { store } = made(['down']);
+  await store.open();
+  expect(store.read().link.kind).toBe('failed');
+});
+
+test('a pause holds when the server has heard of it, and not before', async () => {
+  const { store, server, time } = await openStore([
+    state(),
+    'down',
+    state({ status: 'paused', deadline: null, remainingMs: 500_000 }),
+  ]);
+  await store.flush();
+  await store.pause();
+  expect(store.read()).toMatchObject({ status: 'active', asked: 'pause', link: { kind: 'away' } });
+  const left = store.remaining() ?? 0;
+  await time.pass(900);
+  expect(left - (store.remaining() ?? 0)).toBe(900);
+  await time.pass(100);
+  expect(store.read()).toMatchObject({ status: 'paused', asked: null });
+  expect(store.remaining()).toBe(500_000);
+  await time.pass(5_000);
+  expect(store.remaining()).toBe(500_000);
+  expect(kinds(server.sent('record').flat())).toContain('paused');
+});
+
+test('a pause that never left this page can be taken back, one that may have is answered', async () => {
+  const { store, server } = await openStore([]);
+  const answer = server.record.bind(server);
+  let hear: (() => void) | undefined;
+  server.record = (letter) => new Promise((done) => (hear = () => done(answer(letter))));
+  void store.flush();
+  void store.pause();
+  void store.stayOn();
+  expect(store.read().asked).toBeNull();
+  hear?.();
+  server.record = answer;
+  await settle();
+  await store.flush();
+  expect(kinds(server.sent('record').flat())).not.toContain('paused');
+
+  server.answers.push('down');
+  await store.pause();
+  await store.stayOn();
+  expect(kinds(server.sent('record').at(-1)).slice(-2)).toEqual(['paused', 'resumed']);
+});
+
+test('after a pause the questions wait for the server’s word that the clock runs', async () => {
+  const paused = state({ status: 'paused', deadline: null, remainingMs: 500_000 });
+  const { store, time } = await openStore(['down', state()], paused);
+  await settle();
+  await store.resume();
+  expect(store.read()).toMatchObject({ status: 'paused', asked: 'going on' });
+  await store.resume();
+  await time.pass(60_000);
+  expect(store.read()).toMatchObject({ status: 'active', asked: null });
+});
+
+test('whoever asks for the answer cannot change theirs, connection or not', async () => {
+  const { store, time } = await openStore(['down']);
+  store.answer(0, { choice: 'a' });
+  await store.check(0);
+  expect(store.read().questions[0]).toMatchObject({ checked: true, locked: true, outcome: null });
+  await time.pass(500);
+  expect(store.read().questions[0]?.locked).toBe(true);
+});
+
+test('handing in sends what had not been sent and ends it', async () => {
+  const { store, server, storage } = await openStore([]);
+  store.answer(1, { choice: 'b' });
+  expect(await store.handIn()).toBe(true);
+  expect(kinds(server.sent('handIn')[0])).toEqual(['shown', 'answered']);
+  expect(storage.kept.get(OWNER)).toEqual([]);
+  expect(store.read()).toMatchObject({ status: 'handed_in', link: { kind: 'handedIn' }, late: { answers: 0 } });
+});
+
+test('handing in without a server keeps everything and is not done', async () => {
+  const { store, storage } = await openStore(['down']);
+  store.answer(1, { choice: 'b' });
+  expect(await store.handIn()).toBe(false);
+  expect(kinds(storage.kept.get(OWNER))).toEqual(['shown', 'answered']);
+  expect(store.read().status).toBe('active');
+});
+
+test('handing in goes in parts of 500', async () => {
+  const { store, server } = await openStore([]);
+  for (let i = 0; i < 1_100; i++) store.show(i % 3);
+  expect(await store.handIn()).toBe(true);
+  expect(server.sent('record').map((events) => events.length)).toEqual([500, 500]);
+  expect(server.sent('handIn').map((events) => events.length)).toEqual([101]);
+});
+
+test('a sitting that takes no more is handed in all the same, and what is lost is told', async () => {
+  const { store, server } = await openStore([refusal(422, 'too_many_events')]);
+  for (let i = 0; i < 700; i++) store.show(i % 3);
+  store.answer(2, { choice: 'c' });
+  const refuse = (letter: number) => {
+    const answered = server.sent('handIn')[letter]?.filter(({ kind }) => kind === 'answered') ?? [];
+    return { sitting: 's', refused: Object.fromEntries(answered.map(({ id }) => [id, 'It is full.'])) };
+  };
+  server.handIn = async (letter) => {
+    server.asked.push({ what: 'handIn', letter });
+    return refuse(server.sent('handIn').length - 1);
+  };
+  expect(await store.handIn()).toBe(true);
+  expect(server.sent('handIn').map((events) => events.length)).toEqual([500, 202]);
+  expect(store.read().late).toEqual({ answers: 1, why: 'It is full.' });
+});
+
+test('a sitting whose time ran out while the server was away is handed in when it is back, and late answers are told', async () => {
+  const { store, server, time } = await openStore(['down']);
+  store.answer(1, { choice: 'b' });
+  await store.flush();
+  const late = server.sent('record')[0]?.find(({ kind }) => kind === 'answered')?.id ?? '';
+  server.answers.push(state({ status: 'handed_in', deadline: null, refused: { [late]: 'The sitting had ended.' } }));
+  await time.pass(1_000);
+  expect(server.sent('handIn')).toHaveLength(1);
+  expect(store.read()).toMatchObject({
+    link: { kind: 'handedIn' },
+    late: { answers: 1, why: 'The sitting had ended.' },
+  });
+});
+
+test('what was kept here when it was handed in elsewhere is not lost without a word', async () => {
+  const storage = new ToyStorage();
+  storage.kept.set(OWNER, [
+    { id: 'x', seq: 9, kind: 'answered', madeAt: NOW, position: 2, value: { choice: 'd' } },
+    { id: 'y', seq: 10, kind: 'answered', madeAt: NOW, position: 1, value: { choice: 'd' } },
+  ]);
+  const { store, time } = made(
+    [refusal(409, 'handed_in'), { sitting: 's', refused: { x: 'It had been handed in.' } }],
+    storage,
+  );
+  await store.open();
+  await time.pass(1);
+  expect(store.read().late).toEqual({ answers: 1, why: 'It had been handed in.' });
+  expect(storage.kept.get(OWNER)).toEqual([]);
+});
+
+test('a second wish to hand in, while the first is on its way, is the same', async () => {
+  const { store, server } = await openStore([]);
+  expect(await Promise.all([store.handIn(), store.handIn()])).toEqual([true, true]);
+  expect(server.sent('handIn')).toHaveLength(1);
+});
+
+test('a page that leaves says so; one without a connection cannot', async () => {
+  const { store, server } = await openStore([]);
+  await store.flush();
+  store.leave();
+  expect(kinds(server.sent('leave')[0])).toEqual(['left']);
+  const away = await openStore(['down']);
+  await away.store.flush();
+  away.store.leave();
+  expect(away.server.sent('leave')).toEqual([]);
+});
+
+test('a last word too long for a closing page goes alone', async () => {
+  const { store, server } = await openStore([]);
+  for (let position = 0; position < 3; position++) store.answer(position, { text: 'x'.repeat(20_000) });
+  store.leave();
+  expect(kinds(server.sent('leave')[0])).toEqual(['left']);
+});
+
+test('the server’s clock cannot be set from here', async () => {
+  const { store, time } = await openStore(['down', 'down', 'down', 'down']);
+  expect(store.remaining()).toBe(600_000);
+  time.setWall(-3_600_000);
+  expect(store.remaining()).toBe(600_000);
+  await time.pass(10_000);
+  expect(store.remaining()).toBe(590_000);
+});
+
+test('a stopped store does nothing more', async () => {
+  const { store, server, time } = await openStore([]);
+  store.stop();
+  await time.pass(60_000);
+  expect(server.sent('record')).toEqual([]);
+});
