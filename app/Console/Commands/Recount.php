@@ -21,8 +21,7 @@ final class Recount extends Command
         SittingsRecount $sittings,
         OutcomesRecount $outcomes,
         StandingsRecount $standings,
-    ): int
-    {
+    ): int {
         $user = $this->option('user');
         $address = is_string($user) ? $user : null;
         $found = 0;
