@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\Compressed;
 use App\Http\Middleware\KnownHosts;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\StartSession;
 use App\Http\Middleware\WellFormed;
 use App\Http\Problem;
 use App\Http\Refusal;
@@ -13,6 +15,7 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
+use Illuminate\Session\Middleware\StartSession as LaravelStartSession;
 use Illuminate\Support\Facades\Log;
 use Uplandia\Core\Refused;
 
@@ -21,7 +24,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // The app is same-origin, and the package behind this middleware is one of the stand-ins in compat/.
         $middleware->remove(HandleCors::class);
-        $middleware->prepend([SecurityHeaders::class, WellFormed::class, KnownHosts::class]);
+        $middleware->prepend([SecurityHeaders::class, Compressed::class, WellFormed::class, KnownHosts::class]);
+        $middleware->web(replace: [LaravelStartSession::class => StartSession::class]);
         $middleware->authenticateSessions();
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->encryptCookies(except: ['uplandia_look']);

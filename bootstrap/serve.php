@@ -38,6 +38,17 @@ require_once __DIR__.'/../app/Http/Middleware/SecurityHeaders.php';
 foreach (SecurityHeaders::ALWAYS as $name => $value) {
     header("{$name}: {$value}");
 }
+// Compressed twins are made with the build.
+$accepted = (string) ($_SERVER['HTTP_ACCEPT_ENCODING'] ?? '');
+foreach (['br', 'gzip'] as $encoding) {
+    $twin = $file.($encoding === 'br' ? '.br' : '.gz');
+    if (preg_match("/\\b{$encoding}\\b(?!;q=0(\\.0+)?(,|$))/", $accepted) === 1 && is_file($twin)) {
+        $file = $twin;
+        header("Content-Encoding: {$encoding}");
+        break;
+    }
+}
+header('Vary: Accept-Encoding');
 $tag = '"'.dechex((int) filemtime($file)).'-'.dechex((int) filesize($file)).'"';
 header("Content-Type: {$type}");
 header("ETag: {$tag}");

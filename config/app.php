@@ -25,6 +25,8 @@ return [
     'demo' => (bool) env('UPLANDIA_DEMO', false),
     // How often one machine may try a door (sign in, register, reset); a sixth of it for one account.
     'doors_per_minute' => (int) env('UPLANDIA_DOORS_PER_MINUTE', 60),
-    // A bare route to measure others against; on in benches only.
+    // How often one person may ask for anything.
+    'requests_per_minute' => (int) env('UPLANDIA_REQUESTS_PER_MINUTE', 600),
+    // Bare routes to measure others against; on in benches only.
     'bench' => (bool) env('UPLANDIA_BENCH', false),
 ];

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\Account\AccountController;
 use App\Account\SessionController;
 use App\Assembly\BuilderController;
-use App\Bench\BareRowController;
+use App\Bench\BareController;
 use App\Handbook\HandbookController;
 use App\Media\MediaController;
 use App\Result\ResultController;
@@ -19,7 +19,11 @@ use Illuminate\Support\Facades\Route;
 Route::pattern('position', '[0-9]{1,4}');
 
 if (config('app.bench') === true) {
-    Route::post('bench/row', BareRowController::class)->middleware(['auth', 'throttle:api']);
+    Route::middleware(['auth', 'throttle:api'])->group(function (): void {
+        Route::get('bench/nothing', [BareController::class, 'nothing']);
+        Route::post('bench/row', [BareController::class, 'row']);
+        Route::get('bench/statements/{name}', [BareController::class, 'statement']);
+    });
 }
 
 // Tells whoever looks after the server that it answers, and nobody else that anybody asked.

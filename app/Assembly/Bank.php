@@ -9,10 +9,13 @@ use App\Clock\Moment;
 use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Question\Syllabus;
+use App\Question\SyllabusTopic;
 use App\Question\TextSearch;
+use Closure;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use PDO;
+use PDOStatement;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Supply;
@@ -29,38 +32,31 @@ final readonly class Bank
     }
 
     /**
-     * Live questions by subtopic.
-     *
-     * @return array<int, int> topic id => count
-     */
-    public function all(Exam $exam): array
-    {
-        return self::byTopic(DB::table('questions')->where('questions.exam_id', $exam->id)->whereNull('retired_at'));
-    }
-
-    /**
      * Questions met so far, by subtopic and latest outcome. Costs what the candidate has met, not what the bank holds.
      *
      * @return array<int, array<string, int>> topic id => outcome or "flagged" => count; what was only marked is "new"
      */
     public function met(Exam $exam, User $user): array
     {
-        $rows = DB::table('standings')
+        $of = fn (Builder $standings): Builder => $standings
             ->where('standings.user_id', $user->id)
             ->where('standings.exam_id', $exam->id)
-            ->whereNotIn(
-                'standings.question_id',
-                DB::table('questions')->select('id')->where('exam_id', $exam->id)->whereNotNull('retired_at'),
-            )
             ->groupBy('standings.topic_id', 'standings.outcome')
             ->selectRaw(
                 'standings.topic_id as topic, standings.outcome, count(*) as n, sum(standings.flagged) as flagged',
-            )
-            ->get();
+            );
+        // Few are retired, so they are looked for one by one instead of asking of each whether it is.
+        $retired = DB::table('questions')
+            ->where('questions.exam_id', $exam->id)
+            ->whereNotNull('questions.retired_at')
+            ->crossJoin('standings')
+            ->whereColumn('standings.question_id', 'questions.id');
         $met = [];
-        foreach ($rows as $row) {
-            foreach ([$row->outcome ?? 'new' => (int) $row->n, 'flagged' => (int) $row->flagged] as $what => $n) {
-                $met[(int) $row->topic][$what] = ($met[(int) $row->topic][$what] ?? 0) + $n;
+        foreach ([1 => $of(DB::table('standings')), -1 => $of($retired)] as $sign => $rows) {
+            foreach ($rows->get() as $row) {
+                foreach ([$row->outcome ?? 'new' => (int) $row->n, 'flagged' => (int) $row->flagged] as $what => $n) {
+                    $met[(int) $row->topic][$what] = ($met[(int) $row->topic][$what] ?? 0) + $sign * $n;
+                }
             }
         }
 
@@ -88,11 +84,11 @@ final readonly class Bank
             heldBack: $heldBack,
         );
         $units = [];
-        foreach ($this->singles($selection) as $topic => $n) {
+        foreach ($this->singles($selection, $syllabus) as $topic => $n) {
             $units[$topic][1] = $n;
         }
-        foreach ($this->filed($selection) as [$topic, $size]) {
-            $units[$topic][$size] = ($units[$topic][$size] ?? 0) + 1;
+        foreach ($this->filedBySize($selection) as [$topic, $size, $n]) {
+            $units[$topic][$size] = ($units[$topic][$size] ?? 0) + $n;
         }
         $supplies = [];
         foreach (array_merge([], ...$syllabus->chosen($filters->topics)) as $topic) {
@@ -124,19 +120,7 @@ final readonly class Bank
             syllabus: $syllabus,
             heldBack: $heldBack,
         );
-        $pools = [];
-        $alone = $selection->questions()->whereNull('questions.unit_id')->orderBy('questions.id');
-        foreach (
-            $this->rows(
-                $this->inPools($selection, $alone)->select([
-                    'questions.id',
-                    'questions.topic_id',
-                    'standings.seen_ms',
-                ]),
-            ) as [$id, $topic, $seenMs]
-        ) {
-            ($pools[(int) $topic] ??= new Pool())->add((int) $id, 1, self::seconds($seenMs));
-        }
+        $pools = $this->alone($selection);
         foreach ($this->filed($selection) as $unit => [$topic, $size, $seenMs]) {
             ($pools[$topic] ??= new Pool())->add(-$unit, $size, self::seconds($seenMs));
         }
@@ -195,44 +179,144 @@ final readonly class Bank
      *
      * @return array<int, int> topic id => count
      */
-    private function singles(Selection $selection): array
+    private function singles(Selection $selection, Syllabus $syllabus): array
     {
         $alone = fn (): Builder => $selection->questions()->whereNull('questions.unit_id');
         if (! $selection->needsStandings()) {
-            return self::byTopic($alone());
+            return $selection->isPlain() ? self::kept($selection, $syllabus) : self::byTopic($alone());
         }
         if (! $selection->holdsNew()) {
-            return self::byTopic($selection->inPools($selection->fromStandings($alone())));
+            return $selection->isPlain()
+                ? $this->metAlone($selection, $selection->inPools(...))
+                : self::byTopic($this->inPools($selection, $alone()));
         }
         // What is new is everything less what was met: counted from what was met, not by looking each one up.
-        $counts = self::byTopic($alone());
-        foreach (self::byTopic($selection->metElsewhere($selection->fromStandings($alone()))) as $topic => $n) {
+        $counts = $selection->isPlain() ? self::kept($selection, $syllabus) : self::byTopic($alone());
+        $elsewhere = match (true) {
+            $selection->isPlain() => $this->metAlone($selection, $selection->metElsewhere(...)),
+            $selection->isNarrow() => self::byTopic(
+                $selection->metElsewhere($selection->withStandings($alone())),
+            ),
+            default => self::byTopic($selection->metElsewhere($selection->fromStandings($alone()))),
+        };
+        foreach ($elsewhere as $topic => $n) {
             $counts[$topic] -= $n;
         }
 
         return array_filter($counts);
     }
 
+    /** @return array<int, int> topic id => how many stand alone, as it is kept */
+    private static function kept(Selection $selection, Syllabus $syllabus): array
+    {
+        $topics = $selection->topics() === null
+            ? $syllabus->all()
+            : array_intersect_key($syllabus->all(), array_flip($selection->topics()));
+
+        return array_filter(array_map(fn (SyllabusTopic $topic): int => $topic->alone, $topics));
+    }
+
     /**
-     * Cases, passage sets and series of which at least one question passes.
+     * Live questions that stand alone and were met, by topic: all that were met, which one index tells, less the few
+     * that are retired or belong to a unit.
+     *
+     * @param  Closure(Builder): Builder  $narrow  to pools
+     * @return array<int, int> topic id => count
+     */
+    private function metAlone(Selection $selection, Closure $narrow): array
+    {
+        $byTopic = fn (Builder $standings): Builder => $narrow($standings)
+            ->when($selection->topics() !== null, fn (Builder $some): Builder => $some
+                ->whereIntegerInRaw('standings.topic_id', collect($selection->topics())))
+            ->groupBy('standings.topic_id')
+            ->selectRaw('standings.topic_id as topic, count(*) as n');
+        $counts = [];
+        foreach ($byTopic($selection->standings())->get() as $row) {
+            $counts[(int) $row->topic] = (int) $row->n;
+        }
+        foreach ($selection->standingsOfOthers() as $others) {
+            foreach ($byTopic($others)->get() as $row) {
+                $counts[(int) $row->topic] -= (int) $row->n;
+            }
+        }
+
+        return array_filter($counts);
+    }
+
+    /**
+     * Questions that stand alone, for drawing. Of the bank only an index is read, and of standings only what was met.
+     *
+     * @return array<int, Pool> by topic id
+     */
+    private function alone(Selection $selection): array
+    {
+        $alone = $selection->questions()->whereNull('questions.unit_id');
+        $inPools = $selection->needsStandings() && ! $selection->holdsNew();
+        $seen = $this->seen($selection);
+        $elsewhere = $selection->needsStandings() && ! $inPools
+            ? array_flip($this->column($selection->metElsewhere($selection->standings())->select('question_id')))
+            : [];
+        $query = $inPools ? $this->inPools($selection, $alone) : $alone;
+        $pools = [];
+        foreach ($this->grouped($query->select(['questions.topic_id', 'questions.id'])) as $topic => $ids) {
+            if ($elsewhere !== []) {
+                $ids = array_values(array_filter($ids, fn (int $id): bool => ! isset($elsewhere[$id])));
+            }
+            if ($ids !== []) {
+                $pools[$topic] = Pool::alone($ids, $seen);
+            }
+        }
+
+        return $pools;
+    }
+
+    /** @return array<int, int|null> question id => Unix seconds when the candidate last saw it */
+    private function seen(Selection $selection): array
+    {
+        // What is new was never seen.
+        if ($selection->wantsNewOnly()) {
+            return [];
+        }
+        $statement = $this->execute($selection->standings()->select('question_id')->selectRaw('seen_ms / 1000'));
+
+        return $statement->fetchAll(PDO::FETCH_KEY_PAIR);
+    }
+
+    /**
+     * Cases, passage sets and series of which at least one question passes, counted by the topic they are filed under
+     * and their size.
+     *
+     * @return iterable<array{int, int, int}> topic id, questions of each, how many
+     */
+    private function filedBySize(Selection $selection): iterable
+    {
+        $passing = $this->inPools($selection, $this->inUnits($selection), standings: $selection->needsStandings())
+            ->select(['questions.topic_id', 'units.questions'])
+            ->selectRaw('row_number() over (partition by questions.unit_id order by questions.unit_place) as place');
+        $first = DB::query()
+            ->fromSub($passing, 'passing')
+            ->whereRaw('place = 1')
+            ->groupBy('topic_id', 'questions')
+            ->selectRaw('topic_id, questions, count(*)');
+        foreach ($this->rows($first) as [$topic, $size, $n]) {
+            yield [(int) $topic, (int) $size, (int) $n];
+        }
+    }
+
+    /**
+     * The same one by one, for drawing.
      *
      * @return array<int, array{int, int, int|string|null}> unit id => topic it is filed under, size, latest moment any
-     *   of
-     *                                                      the questions that pass was seen
+     *   of the questions that pass was seen
      */
     private function filed(Selection $selection): array
     {
-        $query = $selection
-            ->questions()
-            ->whereNotNull('questions.unit_id')
-            ->join('units', 'units.id', '=', 'questions.unit_id')
+        $query = $this->inPools($selection, $this->inUnits($selection), standings: true)
             ->orderBy('questions.unit_id')
-            ->orderBy('questions.unit_place');
-        $columns = ['questions.unit_id', 'questions.topic_id', 'units.questions', 'standings.seen_ms'];
+            ->orderBy('questions.unit_place')
+            ->select(['questions.unit_id', 'questions.topic_id', 'units.questions', 'standings.seen_ms']);
         $filed = [];
-        foreach (
-            $this->rows($this->inPools($selection, $query)->select($columns)) as [$unit, $topic, $size, $seenMs]
-        ) {
+        foreach ($this->rows($query) as [$unit, $topic, $size, $seenMs]) {
             $filed[(int) $unit] ??= [(int) $topic, (int) $size, null];
             $filed[(int) $unit][2] = max($filed[(int) $unit][2], $seenMs);
         }
@@ -240,13 +324,26 @@ final readonly class Bank
         return $filed;
     }
 
-    private function inPools(Selection $selection, Builder $query): Builder
+    private function inUnits(Selection $selection): Builder
     {
-        $begunInStandings = $selection->needsStandings() && ! $selection->holdsNew();
+        return $selection
+            ->questions()
+            ->whereNotNull('questions.unit_id')
+            ->join('units', 'units.id', '=', 'questions.unit_id');
+    }
 
-        return $selection->inPools(
-            $begunInStandings ? $selection->fromStandings($query) : $selection->withStandings($query),
-        );
+    /** @param  bool  $standings  whether they are looked up for each question: of units there are few */
+    private function inPools(Selection $selection, Builder $query, bool $standings = false): Builder
+    {
+        if (! $selection->needsStandings()) {
+            return $standings ? $selection->withStandings($query) : $query;
+        }
+
+        return $selection->inPools(match (true) {
+            $selection->holdsNew() => $selection->withStandings($query),
+            $standings || $selection->isNarrow() => $selection->besideStandings($query),
+            default => $selection->fromStandings($query),
+        });
     }
 
     private static function seconds(mixed $ms): ?int
@@ -255,17 +352,44 @@ final readonly class Bank
     }
 
     /**
-     * Rows as lists: a pool may hold the whole bank, and 100,000 objects cost twice as much as 100,000 lists.
+     * Rows as lists, read as they come.
      *
      * @return iterable<list<int|string|null>>
      */
     private function rows(Builder $query): iterable
     {
-        $statement = DB::connection()->getReadPdo()->prepare($query->toSql());
-        $statement->execute($query->getConnection()->prepareBindings($query->getBindings()));
+        $statement = $this->execute($query);
         while (is_array($row = $statement->fetch(PDO::FETCH_NUM))) {
             yield $row;
         }
+    }
+
+    /** @return list<int> the first column */
+    private function column(Builder $query): array
+    {
+        /** @var list<int> $values */
+        $values = $this->execute($query)->fetchAll(PDO::FETCH_COLUMN);
+
+        return $values;
+    }
+
+    /** @return array<int, list<int>> the second column by the first */
+    private function grouped(Builder $query): array
+    {
+        return $this->execute($query)->fetchAll(PDO::FETCH_GROUP | PDO::FETCH_COLUMN);
+    }
+
+    /** Past Eloquent and its objects: a pool may hold the whole bank. */
+    private function execute(Builder $query): PDOStatement
+    {
+        $from = microtime(true);
+        $connection = DB::connection();
+        $bindings = $connection->prepareBindings($query->getBindings());
+        $statement = $connection->getReadPdo()->prepare($query->toSql());
+        $statement->execute($bindings);
+        $connection->logQuery($query->toSql(), $bindings, 1000 * (microtime(true) - $from));
+
+        return $statement;
     }
 
     /** @return array<int, int> */

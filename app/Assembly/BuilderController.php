@@ -9,7 +9,7 @@ use App\Http\Contract\Get;
 use App\Http\Contract\Post;
 use App\Question\Exam;
 use App\Question\Syllabus;
-use App\Question\Topic;
+use App\Question\SyllabusTopic;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -55,13 +55,12 @@ final readonly class BuilderController
     private function topics(Exam $exam, User $user): array
     {
         $syllabus = Syllabus::of($exam);
-        $all = $this->bank->all($exam);
         $met = $this->bank->met($exam, $user);
-        $counted = fn (Topic $topic): CountsView => CountsView::of($all[$topic->id] ?? 0, $met[$topic->id] ?? []);
+        $counted = fn (SyllabusTopic $topic): CountsView => CountsView::of($topic->questions, $met[$topic->id] ?? []);
         $topics = [];
         foreach ($syllabus->tops() as $top) {
             $subtopics = array_map(
-                fn (Topic $sub) => new TopicCountsView(
+                fn (SyllabusTopic $sub) => new TopicCountsView(
                     code: $sub->code,
                     name: $sub->name,
                     weight: null,

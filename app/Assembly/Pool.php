@@ -5,18 +5,44 @@ declare(strict_types=1);
 namespace App\Assembly;
 
 /**
- * The units of a topic that can be drawn, as columns. A key is a question's id, or minus the id of a unit of several.
+ * The units of a topic that can be drawn, as columns: a pool may hold the whole bank, and 100,000 objects cost ten
+ * times
+ * as much as 100,000 integers. A key is a question's id, or minus the id of a unit of several.
  */
 final class Pool
 {
-    /** @var list<int> */
-    public array $keys = [];
+    /**
+     * @param  list<int>  $keys
+     * @param  list<int>  $sizes  questions of each
+     * @param  array<int, int>  $seen  place => Unix seconds when any of it was last seen
+     */
+    public function __construct(public array $keys = [], public array $sizes = [], public array $seen = [])
+    {
+    }
 
-    /** @var list<int> questions of each */
-    public array $sizes = [];
+    /**
+     * Questions that stand alone.
+     *
+     * @param  list<int>  $ids
+     * @param  array<int, int|null>  $seen  question id => Unix seconds when it was last seen; those that never were
+     * can
+     *   be missing
+     */
+    public static function alone(array $ids, array $seen): self
+    {
+        // In an order that is always the same, whatever the database makes of it.
+        sort($ids);
+        $places = [];
+        if ($seen !== []) {
+            foreach ($ids as $place => $id) {
+                if (isset($seen[$id])) {
+                    $places[$place] = $seen[$id];
+                }
+            }
+        }
 
-    /** @var array<int, int> place => Unix seconds when any of it was last seen */
-    public array $seen = [];
+        return new self($ids, $ids === [] ? [] : array_fill(0, count($ids), 1), $places);
+    }
 
     public function add(int $key, int $size, ?int $seen): void
     {
@@ -30,13 +56,19 @@ final class Pool
     /** @param  list<self>  $pools */
     public static function together(array $pools): self
     {
-        $all = new self();
+        $seen = [];
+        $offset = 0;
         foreach ($pools as $pool) {
-            foreach ($pool->keys as $place => $key) {
-                $all->add($key, $pool->sizes[$place], $pool->seen[$place] ?? null);
+            foreach ($pool->seen as $place => $moment) {
+                $seen[$offset + $place] = $moment;
             }
+            $offset += count($pool->keys);
         }
 
-        return $all;
+        return new self(
+            array_merge([], ...array_column($pools, 'keys')),
+            array_merge([], ...array_column($pools, 'sizes')),
+            $seen,
+        );
     }
 }

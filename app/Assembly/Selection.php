@@ -48,7 +48,7 @@ final readonly class Selection
     {
         $query = DB::table('questions')->where('questions.exam_id', $this->exam)->whereNull('questions.retired_at');
         if ($this->topics !== null) {
-            $query->whereIn('questions.topic_id', $this->topics);
+            $query->whereIntegerInRaw('questions.topic_id', collect($this->topics));
         }
         if ($this->heldBack !== []) {
             $query->whereIntegerNotInRaw('questions.id', collect($this->heldBack));
@@ -84,16 +84,87 @@ final readonly class Selection
         );
     }
 
-    /** Only those that the candidate has met or marked: the search begins there, not in the bank. */
+    /**
+     * Only those that the candidate has met or marked. The search begins there and not in the bank, which SQLite would
+     * take for the better way: it knows how large tables are, and not how little one person has met.
+     */
     public function fromStandings(Builder $questions): Builder
     {
-        return $questions->join(
-            'standings',
-            fn ($join) => $join
-                ->on('standings.question_id', '=', 'questions.id')
-                ->where('standings.user_id', $this->user)
-                ->where('standings.exam_id', $this->exam),
-        );
+        $joined = $questions->joins ?? [];
+        $questions->joins = null;
+        $questions
+            ->from('standings')
+            ->crossJoin('questions')
+            ->whereColumn('questions.id', 'standings.question_id')
+            ->where('standings.user_id', $this->user)
+            ->where('standings.exam_id', $this->exam)
+            ->when($this->topics !== null, fn (Builder $some): Builder => $some
+                ->whereIntegerInRaw('standings.topic_id', collect($this->topics)));
+        $questions->joins = [...$questions->joins ?? [], ...$joined];
+
+        return $questions;
+    }
+
+    /** Only those that the candidate has met or marked, looked up one by one: where few questions are asked about. */
+    public function besideStandings(Builder $questions): Builder
+    {
+        return $questions
+            ->crossJoin('standings')
+            ->whereColumn('standings.question_id', 'questions.id')
+            ->where('standings.user_id', $this->user);
+    }
+
+    /** What the candidate has met or marked of the exam, whatever has become of the questions. */
+    public function standings(): Builder
+    {
+        return DB::table('standings')
+            ->where('standings.user_id', $this->user)
+            ->where('standings.exam_id', $this->exam);
+    }
+
+    /**
+     * The same, of questions that are retired, and of those that belong to a unit: few, and looked for one by one.
+     *
+     * @return list<Builder>
+     */
+    public function standingsOfOthers(): array
+    {
+        $looked = fn (Builder $questions): Builder => $questions
+            ->where('questions.exam_id', $this->exam)
+            ->crossJoin('standings')
+            ->whereColumn('standings.question_id', 'questions.id')
+            ->where('standings.user_id', $this->user)
+            ->where('standings.exam_id', $this->exam);
+
+        return [
+            $looked(DB::table('questions')->whereNotNull('questions.retired_at')),
+            $looked(DB::table('questions')->whereNull('questions.retired_at')->whereNotNull('questions.unit_id')),
+        ];
+    }
+
+    /** Whether only what was never seen is wanted. */
+    public function wantsNewOnly(): bool
+    {
+        return $this->filters->pools === [Pool::NewToMe];
+    }
+
+    /** Whether nothing is asked of the questions but their topics. */
+    public function isPlain(): bool
+    {
+        return $this->heldBack === [] && $this->filters->difficulties === [] && $this->filters->kinds === []
+            && $this->filters->tags === [] && $this->filters->words === '';
+    }
+
+    /** Whether what is asked of the questions leaves few of them: then the search had better begin there. */
+    public function isNarrow(): bool
+    {
+        return $this->filters->tags !== [] || $this->filters->words !== '';
+    }
+
+    /** @return list<int>|null topic ids; null: all of the exam */
+    public function topics(): ?array
+    {
+        return $this->topics;
     }
 
     /** Only those in one of the pools; needs standings. */

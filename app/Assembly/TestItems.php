@@ -17,6 +17,9 @@ final class TestItems
      */
     public function of(string $test, ?array $positions = null): array
     {
+        if ($positions === []) {
+            return [];
+        }
         $rows = DB::table('test_items')
             ->where('test_id', $test)
             ->when($positions !== null, fn ($query) => $query->whereIn('position', $positions ?? []))

@@ -11,8 +11,6 @@ use App\Sitting\Pen;
 use App\Sitting\Sitting;
 use CurlHandle;
 use CurlMultiHandle;
-use Illuminate\Cookie\CookieValuePrefix;
-use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use RuntimeException;
@@ -68,11 +66,11 @@ final class Crowd
                 $user,
             );
             $this->pen->open($sitting, self::TAB, take: true);
-            [$cookie, $token] = $this->signIn($user);
+            $visitor = Visitor::signedIn($user);
             $this->members[] = new CrowdMember(
                 sitting: $sitting->id,
-                cookie: $cookie,
-                token: $token,
+                cookie: $visitor->cookie,
+                token: $visitor->token,
                 options: $this->options($sitting),
             );
         }
@@ -198,23 +196,6 @@ final class Crowd
             array_push($member->acknowledged, ...$ids);
         }
         curl_multi_remove_handle($this->multi, $handle);
-    }
-
-    /** @return array{string, string} cookie and token of a session that is signed in */
-    private function signIn(User $user): array
-    {
-        $session = app('session')->driver();
-        $session->setId(null);
-        $session->flush();
-        $session->start();
-        $session->regenerateToken();
-        $session->put(app('auth')->guard('web')->getName(), $user->id);
-        $session->put('password_hash_web', app('auth')->guard('web')->hashPasswordForCookie($user->password));
-        $session->save();
-        $name = (string) config('session.cookie');
-        $value = CookieValuePrefix::create($name, Crypt::getKey()).$session->getId();
-
-        return ["{$name}=".urlencode(Crypt::encryptString($value)), $session->token()];
     }
 
     /** @return list<list<string>> */

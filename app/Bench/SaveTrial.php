@@ -21,10 +21,10 @@ final class SaveTrial
     {
     }
 
-    /** @return list<list<string>> rows of the bench's table */
+    /** @return list<Row> */
     public function rows(): array
     {
-        DB::statement('create table if not exists '.BareRowController::TABLE.' (user_id integer, value text)');
+        DB::statement('create table if not exists '.BareController::TABLE.' (user_id integer, value text)');
         [$first, $late] = $this->crowd->gather(2);
         $this->fill($late);
         $server = new TrialServer(workers: 1);
@@ -44,46 +44,21 @@ final class SaveTrial
         $server->stop();
 
         return [
-            self::row(
-                what: 'A save, beside a bare route that writes a row',
+            new Row(
+                what: 'A save',
                 took: $took['first'],
-                wanted: 1.5,
+                against: 'a bare route that writes a row',
                 beside: $took['bare'],
+                goal: 1.5,
             ),
-            self::row(
-                what: 'A save after 5,000 events, beside one of the first',
+            new Row(
+                what: 'A save after 5,000 events',
                 took: $took['late'],
-                wanted: 1.1,
+                against: 'one of the first',
                 beside: $took['first'],
+                goal: 1.1,
             ),
         ];
-    }
-
-    /**
-     * @param  list<float>  $took  milliseconds
-     * @param  list<float>  $beside
-     * @return list<string> row of the bench's table
-     */
-    private static function row(string $what, array $took, float $wanted, array $beside): array
-    {
-        $ratio = self::median(array_map(fn (float $one, float $other): float => $one / $other, $took, $beside));
-
-        return [
-            $what,
-            sprintf('%.1f ms', self::median($took)),
-            sprintf('≤ %.1f ×', $wanted),
-            $ratio <= $wanted ? 'yes' : 'NO',
-            sprintf('%.2f', $ratio),
-            '',
-        ];
-    }
-
-    /** @param  list<float>  $values */
-    private static function median(array $values): float
-    {
-        sort($values);
-
-        return $values[intdiv(count($values), 2)];
     }
 
     private function fill(CrowdMember $member): void

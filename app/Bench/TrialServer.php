@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use RuntimeException;
+use Symfony\Component\Process\Process;
 
 /** PHP's own web server with several workers, on a port of its own, over the database of this process. */
 final class TrialServer
@@ -35,9 +36,14 @@ final class TrialServer
             'DB_DATABASE' => (string) config('database.connections.sqlite.database'),
             'UPLANDIA_BENCH' => 'true',
             'UPLANDIA_DOORS_PER_MINUTE' => '1000000',
+            'UPLANDIA_REQUESTS_PER_MINUTE' => '1000000',
             'APP_URL' => "http://{$this->address}",
+            ...$this->readAhead(),
         ];
         $nothing = ['file', '/dev/null', 'r+'];
+        foreach (['config:cache', 'route:cache'] as $command) {
+            (new Process([PHP_BINARY, 'artisan', $command], base_path(), $environment))->mustRun();
+        }
         $process = proc_open(
             [PHP_BINARY, '-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-S', $this->address, '-t', 'public',
                 'bootstrap/serve.php'],
@@ -56,6 +62,14 @@ final class TrialServer
         throw new RuntimeException('The server does not answer.');
     }
 
+    /** @return array<string, string> where configuration and routes are kept for it, as for the real server */
+    private function readAhead(): array
+    {
+        $folder = sys_get_temp_dir().'/uplandia-'.str_replace(':', '-', $this->address);
+
+        return ['APP_CONFIG_CACHE' => "{$folder}-config.php", 'APP_ROUTES_CACHE' => "{$folder}-routes.php"];
+    }
+
     public function stop(): void
     {
         if ($this->process !== null) {
@@ -65,6 +79,7 @@ final class TrialServer
             proc_terminate($this->process);
             proc_close($this->process);
             $this->process = null;
+            array_map(unlink(...), array_filter($this->readAhead(), is_file(...)));
         }
     }
 }

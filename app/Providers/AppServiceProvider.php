@@ -9,6 +9,7 @@ use App\Account\People;
 use App\Account\User;
 use App\Account\WholeBcrypt;
 use App\Assembly\HoldsBack;
+use App\Bench\TellsPeak;
 use App\Clock\SystemClock;
 use App\Database\ImmediateConnector;
 use App\Http\WholeFileSessions;
@@ -23,6 +24,7 @@ use App\Sitting\Sitting;
 use App\Sitting\SittingPolicy;
 use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Http\Kernel as HttpKernel;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Application;
 use Illuminate\Http\Middleware\TrustProxies;
@@ -77,6 +79,10 @@ final class AppServiceProvider extends ServiceProvider
         TrustProxies::at(config('app.proxies'));
         TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);
 
+        if (config('app.bench') === true) {
+            $this->app->make(HttpKernel::class)->pushMiddleware(TellsPeak::class);
+        }
+
         Gate::policy(Sitting::class, SittingPolicy::class);
 
         ResetPassword::createUrlUsing(
@@ -105,7 +111,7 @@ final class AppServiceProvider extends ServiceProvider
         });
         RateLimiter::for(
             'api',
-            fn (Request $request): Limit => Limit::perMinute(600)->by(
+            fn (Request $request): Limit => Limit::perMinute((int) config('app.requests_per_minute'))->by(
                 (string) ($request->user()?->getAuthIdentifier() ?? $request->ip()),
             ),
         );

@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace App\Question;
 
 use App\Http\Refusal;
+use Illuminate\Support\Facades\DB;
 
 /** The topic tree of an exam, found by id and by code. */
 final readonly class Syllabus
 {
     /**
-     * @param  array<int, Topic>  $topics  by id, in the order of the blueprint
+     * @param  array<int, SyllabusTopic>  $topics  by id, in the order of the blueprint
      * @param  array<string, int>  $ids  by code
-     * @param  array<int, list<Topic>>  $under  by id of the topic above; those at the top under 0
+     * @param  array<int, list<SyllabusTopic>>  $under  by id of the topic above; those at the top under 0
      */
     private function __construct(private array $topics, private array $ids, private array $under)
     {
@@ -21,37 +22,56 @@ final readonly class Syllabus
     public static function of(Exam $exam): self
     {
         $topics = $ids = $under = [];
-        foreach ($exam->topics()->get() as $topic) {
+        $rows = DB::table('topics')
+            ->where('exam_id', $exam->id)
+            ->orderBy('position')
+            ->get(['id', 'parent_id', 'code', 'name', 'weight', 'questions', 'alone']);
+        foreach ($rows as $row) {
+            $topic = new SyllabusTopic(
+                id: (int) $row->id,
+                parent: $row->parent_id === null ? null : (int) $row->parent_id,
+                code: (string) $row->code,
+                name: (string) $row->name,
+                weight: $row->weight,
+                questions: (int) $row->questions,
+                alone: (int) $row->alone,
+            );
             $topics[$topic->id] = $topic;
             $ids[$topic->code] = $topic->id;
-            $under[$topic->parent_id ?? 0][] = $topic;
+            $under[$topic->parent ?? 0][] = $topic;
         }
 
         return new self($topics, $ids, $under);
     }
 
-    /** @return list<Topic> */
+    /** @return list<SyllabusTopic> */
     public function tops(): array
     {
         return $this->under[0] ?? [];
     }
 
-    /** @return list<Topic> */
-    public function under(Topic $top): array
+    /** @return list<SyllabusTopic> */
+    public function under(SyllabusTopic $top): array
     {
         return $this->under[$top->id] ?? [];
     }
 
-    public function get(int $topicId): Topic
+    /** @return array<int, SyllabusTopic> by id, in the order of the blueprint */
+    public function all(): array
+    {
+        return $this->topics;
+    }
+
+    public function get(int $topicId): SyllabusTopic
     {
         return $this->topics[$topicId];
     }
 
-    public function topOf(int $topicId): Topic
+    public function topOf(int $topicId): SyllabusTopic
     {
         $topic = $this->topics[$topicId];
 
-        return $topic->parent_id === null ? $topic : $this->topics[$topic->parent_id];
+        return $topic->parent === null ? $topic : $this->topics[$topic->parent];
     }
 
     /**
@@ -81,7 +101,7 @@ final readonly class Syllabus
         }
         $chosen = [];
         foreach ($this->tops() as $top) {
-            $ids = array_map(fn (Topic $topic): int => $topic->id, [...$this->under($top), $top]);
+            $ids = array_map(fn (SyllabusTopic $topic): int => $topic->id, [...$this->under($top), $top]);
             $meant = array_values(array_filter($ids, fn (int $id): bool => isset($wanted[$id])));
             if ($meant !== []) {
                 $chosen[$top->id] = $meant;

@@ -33,7 +33,8 @@ final class ResultReader
         $sitting->loadMissing('test.exam');
         $exam = $sitting->test->exam;
         $cut = BigRational::of($exam->rules['cut']);
-        $results = $this->results($sitting, Syllabus::of($exam));
+        $syllabus = Syllabus::of($exam);
+        $results = $this->results($sitting, $syllabus);
         $whole = Breakdown::whole($results, $cut->toFloat());
         $headline = Headline::of($results, $cut);
         $sureness = SurenessReport::of($results);
@@ -57,7 +58,7 @@ final class ResultReader
             scaled: $paper && $share !== null ? ScaledView::of($exam->blueprint()->scale, $share) : null,
             opening: $headline->opening,
             facts: $headline->facts,
-            topics: $this->topics($results, Syllabus::of($exam), $cut->toFloat()),
+            topics: $this->topics($results, $syllabus, $cut->toFloat()),
             sections: $paper ? $this->sections($results, $exam, $cut->toFloat()) : [],
             levels: array_map(LevelView::of(...), $sureness->levels),
             footing: FootingView::of($sureness->footing),
@@ -97,12 +98,21 @@ final class ResultReader
                 'question_versions.shown as presented',
                 'withheld',
             ]);
-        $results = [];
+        $results = $schemes = $credits = [];
         foreach ($rows as $row) {
             $topic = $syllabus->get((int) $row->topic_id);
-            $results[] = $this->result(
-                $row,
-                [
+            $results[] = self::result(
+                row: $row,
+                // Most are alike, and exact fractions are dear to read.
+                scheme: $schemes["{$row->possible} {$row->penalty}"] ??= new MarkScheme(
+                    (string) $row->possible,
+                    (string) $row->penalty,
+                ),
+                credit: $credits["{$row->outcome} {$row->credit}"] ??= Credit::stored(
+                    Outcome::from((string) $row->outcome),
+                    $row->credit,
+                ),
+                labels: [
                     'topic' => $syllabus->topOf($topic->id)->name,
                     'subtopic' => $topic->code,
                     'difficulty' => (string) $row->difficulty,
@@ -115,7 +125,7 @@ final class ResultReader
     }
 
     /** @param  array<string, string>  $labels */
-    private function result(stdClass $row, array $labels): QuestionResult
+    private static function result(stdClass $row, MarkScheme $scheme, Credit $credit, array $labels): QuestionResult
     {
         $single = $row->kind === Kind::Single->value;
         $options = $single
@@ -126,8 +136,8 @@ final class ResultReader
         return new QuestionResult(
             position: (int) $row->position,
             labels: $labels,
-            credit: Credit::stored(Outcome::from((string) $row->outcome), $row->credit),
-            scheme: new MarkScheme((string) $row->possible, (string) $row->penalty),
+            credit: $credit,
+            scheme: $scheme,
             firstCredit: $row->first_credit === null ? null : Credit::of(BigRational::of((string) $row->first_credit)),
             ms: (int) $row->active_ms,
             cohortMedianMs: $row->cohort_ms === null ? null : (float) $row->cohort_ms,

@@ -15,6 +15,7 @@ use App\Sitting\Stage;
 use Brick\Math\BigRational;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Shown;
 
 final class TodayController
@@ -58,7 +59,7 @@ final class TodayController
                 examName: $exam->name,
                 summary: $exam->summary,
                 exams: $this->links(),
-                counts: CountsView::of(array_sum($this->bank->all($exam)), $met),
+                counts: CountsView::of((int) DB::table('topics')->where('exam_id', $exam->id)->sum('questions'), $met),
                 open: array_map($this->open(...), array_values($open->all())),
                 past: array_map($this->past(...), array_values($past->all())),
             ),

@@ -8,6 +8,7 @@ use App\Handbook\HandbookSection;
 use App\Handbook\ReferenceTable;
 use App\Media\MediaStore;
 use App\Question\Exam;
+use App\Question\Tallies;
 use App\Question\TextSearch;
 use App\Question\Topic;
 use Illuminate\Support\Facades\DB;
@@ -26,6 +27,7 @@ final readonly class BankLoader
     public function __construct(
         private MediaStore $media,
         private TextSearch $search,
+        private Tallies $tallies,
         private ClockInterface $clock,
     ) {
     }
@@ -51,6 +53,7 @@ final readonly class BankLoader
             );
             $changed = $this->questions($exam, $read->entries, $this->units($exam, $read->units));
             $this->retireAllBut($exam, array_column($read->entries, 'code'));
+            $this->tallies->renew($exam->id);
             $this->papers($exam, $read->papers);
 
             return ['questions' => count($read->entries), 'changed' => $changed];
@@ -326,13 +329,6 @@ final readonly class BankLoader
                 ->update(['retired_at' => $this->clock->now()]);
             $this->search->forget((int) $id);
         }
-        DB::table('units')
-            ->where('exam_id', $exam->id)
-            ->update([
-                'questions' => DB::raw(
-                    '(select count(*) from questions where questions.unit_id = units.id and questions.retired_at is null)',
-                ),
-            ]);
     }
 
     /** @param  list<PaperSheet>  $papers */

@@ -44,10 +44,10 @@ final readonly class Totals
     {
         $count = array_fill_keys(array_column(Outcome::cases(), 'value'), 0);
         $marks = $possible = $answered = $pending = $penalties = $squares = BigRational::zero();
-        foreach ($questions as $question) {
-            $worth = $question->scheme->marks;
-            $earned = $question->scheme->marksFor($question->credit);
-            $count[$question->credit->outcome->value]++;
+        foreach (self::alike($questions) as [$question, $n]) {
+            $worth = $question->scheme->marks->multipliedBy($n);
+            $earned = $question->scheme->marksFor($question->credit)->multipliedBy($n);
+            $count[$question->credit->outcome->value] += $n;
             $marks = $marks->plus($earned)->simplified();
             $possible = $possible->plus($worth)->simplified();
             if ($earned->getSign() < 0) {
@@ -58,7 +58,7 @@ final readonly class Totals
 
                 continue;
             }
-            $squares = $squares->plus($worth->multipliedBy($worth))->simplified();
+            $squares = $squares->plus($worth->multipliedBy($question->scheme->marks))->simplified();
             if ($question->credit->wasAnswered()) {
                 $answered = $answered->plus($worth)->simplified();
             }
@@ -79,6 +79,26 @@ final readonly class Totals
             penalties: $penalties,
             squares: $squares,
         );
+    }
+
+    /**
+     * Questions of the same worth that came to the same, together: of 500 there are a handful, and each exact sum is
+     * dear.
+     *
+     * @param  iterable<Marked>  $questions
+     * @return array<string, array{Marked, int}> one of them, and how many there are
+     */
+    private static function alike(iterable $questions): array
+    {
+        $alike = [];
+        foreach ($questions as $question) {
+            $key = "{$question->scheme->marks} {$question->scheme->penalty} {$question->credit->share} ".
+                $question->credit->outcome->value;
+            $alike[$key] ??= [$question, 0];
+            $alike[$key][1]++;
+        }
+
+        return $alike;
     }
 
     public function answered(): int

@@ -30,6 +30,9 @@ return new class extends Migration
             // Exact percentage of the exam; subtopics have none of their own.
             $table->string('weight')->nullable();
             $table->unsignedSmallInteger('position');
+            // Live questions that hang on it, and how many of them stand alone: App\Question\Tallies.
+            $table->unsignedInteger('questions')->default(0);
+            $table->unsignedInteger('alone')->default(0);
             $table->unique(['exam_id', 'code']);
         });
         $this->createUnits();

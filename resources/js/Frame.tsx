@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { BookOpen, CalendarDays, ListPlus, UserRound } from 'lucide-react';
 import { Suspense } from 'react';
-import { Link, Navigate, NavLink, Outlet, useLocation, useNavigation } from 'react-router';
+import { Link, Navigate, NavLink, Outlet, useLocation } from 'react-router';
 import { session } from './api/queries';
 import { LookMenu } from './features/account/LookMenu';
 import { Failure } from './ui/Failure';
@@ -37,7 +37,6 @@ const PLACES = [
 
 /** The frame round every screen but a sitting. */
 export function Frame() {
-  const going = useNavigation().state === 'loading';
   return (
     <div className="relative min-h-dvh">
       <a href="#main" className="btn btn-primary sr-only left-2 top-2 z-20 focus:not-sr-only focus:absolute">
@@ -70,12 +69,7 @@ export function Frame() {
         <span className="max-sm:flex-1 sm:hidden" />
         <LookMenu />
       </header>
-      <main
-        id="main"
-        tabIndex={-1}
-        className="relative mx-auto max-w-5xl px-4 py-6 outline-none sm:px-6"
-        aria-busy={going}
-      >
+      <main id="main" tabIndex={-1} className="relative mx-auto max-w-5xl px-4 py-6 outline-none sm:px-6">
         <Suspense fallback={<Loading />}>
           <Outlet />
         </Suspense>

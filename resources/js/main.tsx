@@ -1,16 +1,15 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { RouterProvider } from 'react-router';
 import { queries } from './api/queries';
-import { router } from './router';
+import { Screens } from './Screens';
 
 const root = document.getElementById('uplandia');
 if (root) {
   createRoot(root).render(
     <StrictMode>
       <QueryClientProvider client={queries}>
-        <RouterProvider router={router} />
+        <Screens />
       </QueryClientProvider>
     </StrictMode>,
   );

@@ -76,7 +76,7 @@ test('the other exam has its own topics, bank and handbook', async ({ page }) =>
   await page.getByRole('combobox', { name: 'Exam' }).selectOption({ label: 'Corvane Refuge Warden Certificate' });
   await expect(page.getByRole('heading', { name: 'Corvane Refuge Warden Certificate' })).toBeVisible();
   await page.getByRole('link', { name: 'Build a test' }).first().click();
-  await expect(page.getByText('60 questions to draw from')).toBeVisible();
+  await expect(page.getByText(/^\d+ questions to draw from$/)).toBeVisible();
   await page.getByRole('link', { name: 'Handbook' }).click();
   await expect(page.getByRole('link', { name: 'Stoves and gas' })).toBeVisible();
 });

@@ -266,6 +266,17 @@ test('what was kept here when it was handed in elsewhere is not lost without a w
   expect(storage.kept.get(OWNER)).toEqual([]);
 });
 
+test('when time is up it is handed in as soon as that can be, whatever the server thinks of the time', async () => {
+  const { store, server, time } = await openStore(['down', 'down']);
+  store.answer(0, { choice: 'a' });
+  expect(await store.timeUp()).toBe(false);
+  expect(store.read().link.kind).toBe('away');
+  await time.pass(1_000 + 2_000);
+  expect(server.sent('handIn')).toHaveLength(3);
+  expect(server.sent('record')).toEqual([]);
+  expect(store.read().link.kind).toBe('handedIn');
+});
+
 test('a second wish to hand in, while the first is on its way, is the same', async () => {
   const { store, server } = await openStore([]);
   expect(await Promise.all([store.handIn(), store.handIn()])).toEqual([true, true]);

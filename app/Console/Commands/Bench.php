@@ -4,30 +4,63 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Bench\Measurements;
+use App\Bench\CoreTrial;
+use App\Bench\PageTrial;
+use App\Bench\Row;
 use App\Bench\SaveTrial;
+use App\Bench\ScaleBank;
+use App\Bench\ScaleTrial;
 use Illuminate\Console\Command;
 
 final class Bench extends Command
 {
-    protected $signature = 'bench {--only= : Part of a measurement\'s name}';
+    protected $signature = 'bench
+        {part : core (the computation), scale (pages over 100,000 questions), save, or page (in a browser)}
+        {--only= : Part of what a row measures}
+        {--make : Make the large bank in an empty database, and measure nothing}';
 
-    protected $description = 'Measure the core, each beside a bare PHP loop over the same data';
+    protected $description = 'Measure, each thing beside the same work done by hand';
 
-    public function handle(Measurements $measurements, SaveTrial $saves): int
+    public function handle(): int
     {
-        $rows = [];
-        foreach ($measurements->all() as $name => $measure) {
-            if (is_string($this->option('only')) && ! str_contains($name, $this->option('only'))) {
-                continue;
-            }
-            $rows[] = [$name, ...$measure()];
-        }
-        if (! is_string($this->option('only')) || str_contains('A save', $this->option('only'))) {
-            array_push($rows, ...$saves->rows());
-        }
-        $this->table(['What', 'Time', 'Wanted', 'Met', 'Ratio to bare', 'Peak memory'], $rows);
+        if ($this->option('make') === true) {
+            $this->laravel->make(ScaleBank::class)->make();
 
-        return self::SUCCESS;
+            return self::SUCCESS;
+        }
+        $rows = match ($this->argument('part')) {
+            'core' => $this->core(),
+            'scale' => $this->laravel->make(ScaleTrial::class)->rows(),
+            'save' => $this->laravel->make(SaveTrial::class)->rows(),
+            'page' => $this->laravel->make(PageTrial::class)->rows(),
+            default => null,
+        };
+        if ($rows === null) {
+            $this->error('There are the parts core, scale, save and page.');
+
+            return self::INVALID;
+        }
+        $cells = [];
+        $held = true;
+        foreach ($rows as $row) {
+            $this->output->write('.');
+            $cells[] = $row->cells();
+            $held = $held && $row->held();
+        }
+        $this->newLine();
+        $this->table(Row::HEAD, $cells);
+
+        return $held ? self::SUCCESS : self::FAILURE;
+    }
+
+    /** @return iterable<Row> */
+    private function core(): iterable
+    {
+        $only = $this->option('only');
+        foreach ((new CoreTrial())->all() as $what => $measure) {
+            if (! is_string($only) || str_contains($what, $only)) {
+                yield $measure();
+            }
+        }
     }
 }

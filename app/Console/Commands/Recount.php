@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Question\Tallies;
 use App\Result\OutcomesRecount;
 use App\Revisit\StandingsRecount;
 use App\Sitting\SittingsRecount;
@@ -19,6 +20,7 @@ final class Recount extends Command
 
     public function handle(
         SittingsRecount $sittings,
+        Tallies $tallies,
         OutcomesRecount $outcomes,
         StandingsRecount $standings,
     ): int {
@@ -26,6 +28,7 @@ final class Recount extends Command
         $address = is_string($user) ? $user : null;
         $found = 0;
         $runs = [
+            'Tallies of the bank that differ' => $tallies->faults(),
             'Folds' => $sittings->run($address),
             'Sittings' => $outcomes->run($address),
             'Standings' => $standings->run($address),

@@ -1,13 +1,19 @@
-import { useContext, type AnchorHTMLAttributes, type ImgHTMLAttributes } from 'react';
+import {
+  lazy,
+  memo,
+  Suspense,
+  useContext,
+  type AnchorHTMLAttributes,
+  type ImgHTMLAttributes,
+  type ReactNode,
+} from 'react';
 import ReactMarkdown, { type Components } from 'react-markdown';
-import rehypeKatex from 'rehype-katex';
-import remarkGfm from 'remark-gfm';
-import remarkMath from 'remark-math';
 import { GapContext } from './gaps';
 import { Film, Picture, Sound } from './Media';
+import { remarkTables } from './remarkTables';
 
-const REMARK = [remarkGfm, remarkMath];
-const REHYPE = [[rehypeKatex, { throwOnError: false, output: 'htmlAndMathml' }]] as never;
+const REMARK = [remarkTables];
+const MathMarkdown = lazy(() => import('./MathMarkdown'));
 
 /** What Markdown calls an image may be a picture, a sound or a film. */
 function Media({ src, alt = '', title = '' }: ImgHTMLAttributes<HTMLImageElement>) {
@@ -42,12 +48,47 @@ const BLOCK: Components = {
 };
 const INLINE: Components = { a: Anchor, img: Media, p: 'span' };
 
-/** Markdown with tables, TeX, pictures, sounds and films, as questions are written. Raw HTML is shown as text, never run. */
-export function Markdown({ children, inline }: { children: string; inline?: boolean }) {
-  const shown = (
-    <ReactMarkdown remarkPlugins={REMARK} rehypePlugins={REHYPE} components={inline ? INLINE : BLOCK}>
-      {children.replace(GAP, '[$1](#gap-$1)').replace(KEPT, '$1\u00a0')}
-    </ReactMarkdown>
+/** Texts that were read lately, as what is drawn of them. */
+const read = new Map<string, ReactNode>();
+const MOST_READ = 400;
+
+/** What is drawn of a text. Reading it is the dearest thing on a page, so it is done once, and better ahead of time. */
+function drawn(children: string, inline: boolean): ReactNode {
+  const key = `${inline ? 'i' : 'b'}${children}`;
+  const known = read.get(key);
+  if (known !== undefined) return known;
+  const text = children.replace(GAP, '[$1](#gap-$1)').replace(KEPT, '$1\u00a0');
+  const components = inline ? INLINE : BLOCK;
+  // No component but a function of its text: so it can be called before anybody looks.
+  const simple = ReactMarkdown({ children: text, remarkPlugins: REMARK, components });
+  const shown = text.includes('$') ? (
+    <Suspense fallback={simple}>
+      <MathMarkdown components={components}>{text}</MathMarkdown>
+    </Suspense>
+  ) : (
+    simple
   );
-  return inline ? <span>{shown}</span> : <div className="prose-question">{shown}</div>;
+  const [oldest] = read.keys();
+  if (read.size >= MOST_READ && oldest !== undefined) read.delete(oldest);
+  read.set(key, shown);
+  return shown;
 }
+
+/** Reads texts when the page has nothing else to do, so that they are there when they are wanted. */
+export function readAhead(texts: readonly { text: string; inline: boolean }[]): () => void {
+  const waiting = [...texts];
+  const next = () => {
+    const one = waiting.shift();
+    if (!one) return;
+    drawn(one.text, one.inline);
+    timer = window.setTimeout(next, 0);
+  };
+  let timer = window.setTimeout(next, 200);
+  return () => window.clearTimeout(timer);
+}
+
+/** Markdown with tables, TeX, pictures, sounds and films, as questions are written. Raw HTML is shown as text, never run. */
+export const Markdown = memo(function Markdown({ children, inline }: { children: string; inline?: boolean }) {
+  const shown = drawn(children, inline === true);
+  return inline ? <span>{shown}</span> : <div className="prose-question">{shown}</div>;
+});

@@ -10,6 +10,7 @@ use App\Assembly\TestBuilder;
 use App\Http\Refusal;
 use App\Question\Exam;
 use App\Question\Syllabus;
+use App\Question\Tallies;
 use App\Workshop\BankLoader;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
@@ -135,6 +136,7 @@ final class BankTest extends TestCase
             ->orderBy('id')
             ->limit(3)
             ->update(['retired_at' => now()]);
+        app(Tallies::class)->renew($this->exam->id);
 
         self::assertSame(
             [9, 1, 0],
@@ -182,6 +184,7 @@ final class BankTest extends TestCase
         DB::table('questions')
             ->where('code', 'ridge.rock-1')
             ->update(['retired_at' => now()]);
+        app(Tallies::class)->renew($this->exam->id);
         $this->unit(['ridge.rock-2', 'water.ford-1', 'ridge.path-3']);
         $pools = Pool::cases();
         $bank = app(Bank::class);
@@ -217,6 +220,7 @@ final class BankTest extends TestCase
                 ->where('code', $code)
                 ->update(['unit_id' => $unit, 'unit_place' => $place]);
         }
+        app(Tallies::class)->renew($this->exam->id);
 
         return $unit;
     }
@@ -316,6 +320,7 @@ final class BankTest extends TestCase
         DB::table('questions')
             ->where('code', array_pop($codes))
             ->update(['retired_at' => now()]);
+        app(Tallies::class)->renew($this->exam->id);
         foreach ($codes as $code) {
             $id = (int) DB::table('questions')->where('code', $code)->value('id');
             DB::table('questions')
@@ -329,12 +334,12 @@ final class BankTest extends TestCase
         for ($units = $chance->getInt(0, 3); $units > 0; $units--) {
             $this->unit(array_splice($codes, 0, $chance->getInt(2, 3)));
         }
+        app(Tallies::class)->renew($this->exam->id);
     }
 
     public function test_no_count_walks_through_the_bank(): void
     {
         DB::enableQueryLog();
-        app(Bank::class)->all($this->exam);
         app(Bank::class)->met($this->exam, $this->user);
         $this->inPools([Pool::Missed]);
         $this->inPools([Pool::NewToMe, Pool::Flagged]);

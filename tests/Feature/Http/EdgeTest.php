@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Tests\Feature\Http;
 
 use App\Http\Contract\Contract;
+use App\Http\Middleware\Compressed;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\URL;
 use RuntimeException;
+use Symfony\Component\HttpFoundation\Response;
 use Tests\Feature\TestCase;
 
 final class EdgeTest extends TestCase
@@ -59,8 +62,8 @@ final class EdgeTest extends TestCase
         self::assertStringContainsString("frame-ancestors 'none'", $policy);
         $page->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('Referrer-Policy', 'same-origin');
         self::assertDoesNotMatchRegularExpression('/<script(?![^>]*\bsrc=)/', (string) $page->getContent());
-        $this->getJson('/api/session')->assertHeader('Cache-Control', 'no-store, private');
-        $cookie = collect($page->headers->getCookies())->first(
+        $api = $this->getJson('/api/session')->assertHeader('Cache-Control', 'no-store, private');
+        $cookie = collect($api->headers->getCookies())->first(
             fn ($cookie) => $cookie->getName() === 'uplandia_session',
         );
         self::assertTrue($cookie?->isHttpOnly());
@@ -115,6 +118,30 @@ final class EdgeTest extends TestCase
         $up = $this->get('/up')->assertOk()->assertHeader('Content-Type', 'text/plain; charset=utf-8');
         self::assertSame("Uplandia is up.\n", $up->getContent());
         self::assertSame([], $up->headers->getCookies());
+    }
+
+    public function test_longer_texts_are_sent_compressed_to_whoever_reads_that(): void
+    {
+        $long = ['text' => str_repeat('uphill ', 500)];
+        $send = fn (string $reads, mixed $what): Response => (new Compressed())->handle(
+            Request::create('/', server: ['HTTP_ACCEPT_ENCODING' => $reads]),
+            fn (): Response => is_array($what) ? new JsonResponse($what) : $what,
+        );
+        $plain = $send('', $long);
+        self::assertSame([null, ['Accept-Encoding']], [
+            $plain->headers->get('Content-Encoding'), $plain->getVary(),
+        ]);
+        $small = $send('br, gzip', $long);
+        self::assertSame('gzip', $small->headers->get('Content-Encoding'));
+        self::assertLessThan(500, strlen((string) $small->getContent()));
+        self::assertSame($plain->getContent(), gzdecode((string) $small->getContent()));
+        foreach ([
+            $send('gzip;q=0', $long),
+            $send('gzip', ['text' => 'short']),
+            $send('gzip', response(str_repeat('x', 5000), 200, ['Content-Type' => 'image/png'])),
+        ] as $asItIs) {
+            self::assertFalse($asItIs->headers->has('Content-Encoding'));
+        }
     }
 
     public function test_an_error_tells_nothing_of_the_inside(): void

@@ -25,6 +25,7 @@ final class StaticFilesTest extends TestCase
         foreach (SecurityHeaders::ALWAYS as $name => $value) {
             self::assertStringContainsString("{$name}: {$value}", $icon);
         }
+        $this->checkCompressed($server->address);
         preg_match('/ETag: (\S+)/', $icon, $tag);
         self::assertStringContainsString('304 Not Modified', $ask('/icon.svg', "-H 'If-None-Match: {$tag[1]}'"));
         $others = ['/../composer.json', '/..%2fcomposer.json', '/index.php', '/icon.svg%00', '/build/', '/.htaccess'];
@@ -33,6 +34,29 @@ final class StaticFilesTest extends TestCase
             self::assertStringNotContainsString('laravel/framework', $said, $path);
             self::assertStringNotContainsString('<?php', $said, $path);
             self::assertStringContainsString('X-Content-Type-Options: nosniff', $said, $path);
+        }
+    }
+
+    private function checkCompressed(string $address): void
+    {
+        $folder = public_path('build/assets');
+        is_dir($folder) || mkdir($folder, 0755, true);
+        $file = "{$folder}/a-test.js";
+        file_put_contents($file, 'plain');
+        file_put_contents("{$file}.gz", (string) gzencode('squeezed'));
+        try {
+            $ask = fn (string $encodings): string => (string) shell_exec(
+                "curl -si -H 'Accept-Encoding: {$encodings}' ".escapeshellarg("http://{$address}/build/assets/a-test.js"),
+            );
+            self::assertStringEndsWith('plain', $ask('identity'));
+            self::assertStringEndsWith('plain', $ask('gzip;q=0'));
+            $squeezed = $ask('br, gzip');
+            self::assertStringContainsString('Content-Encoding: gzip', $squeezed);
+            self::assertStringContainsString('Vary: Accept-Encoding', $squeezed);
+            self::assertStringContainsString('max-age=31536000, immutable', $squeezed);
+            self::assertStringEndsWith((string) gzencode('squeezed'), $squeezed);
+        } finally {
+            array_map(unlink(...), [$file, "{$file}.gz"]);
         }
     }
 }

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { useEffect, useRef } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import { OUTCOMES, OutcomeMark } from '../../ui/Outcome';
 import type { QuestionState } from './sittingStore';
 
@@ -19,53 +19,70 @@ export function RouteLine({
   const strip = useRef<HTMLOListElement>(null);
   useEffect(() => {
     const line = strip.current;
-    if (!line) return;
-    // Once at the start, and again when the page gets narrower or wider.
-    const watch = new ResizeObserver(() => {
-      const mark = line.children[current] as HTMLElement | undefined;
-      if (mark) line.scrollLeft = mark.offsetLeft - line.clientWidth / 2 + mark.clientWidth / 2;
-    });
-    watch.observe(line);
+    const mark = line?.children[current];
+    if (!line || !mark) return;
+    // Told by the browser after it has laid the page out: asking it would make it do so once more.
+    const watch = new IntersectionObserver(
+      ([seen]) => {
+        if (!seen?.rootBounds || seen.intersectionRatio > 0.99) return;
+        const { left, width } = seen.boundingClientRect;
+        line.scrollLeft += left + width / 2 - (seen.rootBounds.left + seen.rootBounds.width / 2);
+      },
+      { root: line, threshold: [0, 0.99] },
+    );
+    watch.observe(mark);
     return () => watch.disconnect();
   }, [current]);
   return (
     <nav aria-label="Route line" className="relative">
       <ol ref={strip} className="relative flex overflow-x-auto py-1">
         {questions.map((question) => (
-          <li
-            key={question.position}
-            className="relative shrink-0 grow basis-9 [contain-intrinsic-size:2.25rem_3.5rem] [content-visibility:auto]"
-          >
-            <span aria-hidden="true" className="absolute inset-x-0 top-[1.8rem] border-t-2 border-base-content/30" />
-            <button
-              type="button"
-              aria-current={question.position === current ? 'step' : undefined}
-              aria-label={`Question ${question.position + 1}: ${words(question)}`}
-              title={words(question)}
-              onClick={() => onGo(question.position)}
-              className={clsx(
-                'relative grid h-14 w-full min-w-9 cursor-pointer justify-items-center rounded-field pt-0.5',
-                question.position === current ? 'bg-base-content/10 font-bold' : 'hover:bg-base-200',
-              )}
-            >
-              <svg
-                viewBox="0 0 12 12"
-                width="12"
-                height="12"
-                aria-hidden="true"
-                className={question.flagged ? 'text-secondary' : 'invisible'}
-              >
-                <path d="M2 12V0l9 3.500-9 3.500" fill="currentColor" stroke="currentColor" strokeWidth="1.500" />
-              </svg>
-              <Mark question={question} />
-              <span className="text-sm leading-none">{question.position + 1}</span>
-            </button>
-          </li>
+          <Stop key={question.position} question={question} here={question.position === current} onGo={onGo} />
         ))}
       </ol>
     </nav>
   );
 }
+
+/** One of five hundred: drawn again only when it is another. */
+const Stop = memo(function Stop({
+  question,
+  here,
+  onGo,
+}: {
+  question: QuestionState;
+  here: boolean;
+  onGo: (position: number) => void;
+}) {
+  return (
+    <li className="relative shrink-0 grow basis-9 [contain-intrinsic-size:2.25rem_3.5rem] [content-visibility:auto]">
+      <span aria-hidden="true" className="absolute inset-x-0 top-[1.8rem] border-t-2 border-base-content/30" />
+      <button
+        type="button"
+        aria-current={here ? 'step' : undefined}
+        aria-label={`Question ${question.position + 1}: ${words(question)}`}
+        title={words(question)}
+        onClick={() => onGo(question.position)}
+        className={clsx(
+          'relative grid h-14 w-full min-w-9 cursor-pointer justify-items-center rounded-field pt-0.5',
+          here ? 'bg-base-content/10 font-bold' : 'hover:bg-base-200',
+        )}
+      >
+        <svg
+          viewBox="0 0 12 12"
+          width="12"
+          height="12"
+          aria-hidden="true"
+          className={question.flagged ? 'text-secondary' : 'invisible'}
+        >
+          <path d="M2 12V0l9 3.500-9 3.500" fill="currentColor" stroke="currentColor" strokeWidth="1.500" />
+        </svg>
+        <Mark question={question} />
+        <span className="text-sm leading-none">{question.position + 1}</span>
+      </button>
+    </li>
+  );
+});
 
 function Mark({ question }: { question: QuestionState }) {
   if (question.outcome) {

@@ -1,14 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
-import { useCallback, useRef, useState } from 'react';
-import { Navigate, useNavigate, useParams } from 'react-router';
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
+import { Navigate, useParams } from 'react-router';
 import { explanation, queries, session } from '../../api/queries';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
+import { readAhead } from '../../ui/Markdown';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
+import { textsOf } from '../question/texts';
 import { UnitPanel } from '../question/UnitPanel';
-import { Explained } from '../result/Explained';
 import { HandInCheck } from './HandInCheck';
 import { BreakCheck, NotHere, OnBreak, Paused, Pausing, TimeUp } from './Interruptions';
 import { QuestionCard } from './QuestionCard';
@@ -16,7 +17,7 @@ import { RouteLine } from './RouteLine';
 import { readShortcuts } from './shortcuts';
 import { SittingFooter } from './SittingFooter';
 import { SittingHeader } from './SittingHeader';
-import type { SittingStore, Snapshot } from './sittingStore';
+import type { Late, SittingStore, Snapshot } from './sittingStore';
 import { useShortcuts } from './useShortcuts';
 import { useSitting, useSnapshot } from './useSitting';
 
@@ -31,11 +32,22 @@ function Sitting({ id, user }: { id: string; user: string }) {
   const now = useSnapshot(store);
   useTitle(now.sitting?.briefing.title ?? 'Sitting');
   const { link } = now;
-  if (link.kind === 'handedIn') return <Navigate to={`/result/${id}`} state={{ late: now.late }} replace />;
+  if (link.kind === 'handedIn') return <HandedIn id={id} late={now.late} />;
   const gone = link.kind === 'elsewhere' || link.kind === 'signedOut' || link.kind === 'failed';
   if (gone || !now.sitting || now.questions.length === 0) return <NotHere id={id} link={link} store={store} />;
   return <Open id={id} store={store} now={now} sitting={now.sitting} />;
 }
+
+/** On to the result, past whatever was known of today before. */
+function HandedIn({ id, late }: { id: string; late: Late }) {
+  const [fresh, setFresh] = useState(false);
+  useEffect(() => {
+    void queries.invalidateQueries().then(() => setFresh(true));
+  }, []);
+  return fresh ? <Navigate to={`/result/${id}`} state={{ late }} replace /> : <Loading what="Marking your test" />;
+}
+
+const Explained = lazy(async () => ({ default: (await import('../result/Explained')).Explained }));
 
 /** What one looks at: the questions, or a last check before handing in or taking a break. */
 type Face = 'questions' | 'handing in' | 'taking a break';
@@ -51,7 +63,6 @@ function Open({
   now: Snapshot;
   sitting: NonNullable<Snapshot['sitting']>;
 }) {
-  const navigate = useNavigate();
   const [face, setFace] = useState<Face>('questions');
   const [handing, setHanding] = useState(false);
   const [timeUp, setTimeUp] = useState(false);
@@ -75,14 +86,13 @@ function Open({
     },
     [store],
   );
-  const handIn = useCallback(async () => {
+  const handIn = async () => {
     setHanding(true);
-    const done = await store.handIn();
+    await store.handIn();
     setHanding(false);
-    if (!done) return;
-    await queries.invalidateQueries();
-    void navigate(`/result/${id}`, { replace: true, state: { late: store.read().late } });
-  }, [id, navigate, store]);
+  };
+  const next = sitting.questions[current + 1];
+  useEffect(() => (next ? readAhead(textsOf(next)) : undefined), [next]);
   useShortcuts({
     shortcuts,
     store,
@@ -108,7 +118,7 @@ function Open({
             briefing={sitting.briefing}
             onZero={() => {
               setTimeUp(true);
-              void handIn();
+              void store.timeUp();
             }}
             onBreak={() => setFace('taking a break')}
             onShortcuts={setShortcuts}
@@ -199,5 +209,9 @@ function Answered({ sitting, position }: { sitting: string; position: number }) 
   const page = useQuery(explanation(sitting, position));
   if (page.isPending) return <Loading what="Fetching the reasons" />;
   if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
-  return <Explained sitting={sitting} explanation={page.data} />;
+  return (
+    <Suspense fallback={<Loading what="Fetching the reasons" />}>
+      <Explained sitting={sitting} explanation={page.data} />
+    </Suspense>
+  );
 }

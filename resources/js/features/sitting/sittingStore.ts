@@ -83,7 +83,7 @@ export class SittingStore {
     this.change({ sitting, current: state.current ?? this.snapshot.current });
     this.seq = Math.max(state.lastSeq, ...this.queue.all.map(({ seq }) => seq));
     this.hear(state);
-    if (state.status === 'handed_in') return void this.post.handIn();
+    if (state.status === 'handed_in') return void this.post.handIn(true);
     if (state.status === 'active') this.show(this.snapshot.current);
     else this.post.soon();
   }
@@ -143,9 +143,14 @@ export class SittingStore {
     await this.goOn('break_ended');
   }
 
+  /** Time is up: hands in, and keeps trying until it is done. */
+  timeUp(): Promise<boolean> {
+    return this.handIn(true);
+  }
+
   /** Hands in for good, with what had not been sent yet. True when it is done. */
-  async handIn(): Promise<boolean> {
-    const done = await this.post.handIn();
+  async handIn(untilDone = false): Promise<boolean> {
+    const done = await this.post.handIn(untilDone);
     if (done) this.awake.stop();
     return done || this.snapshot.link.kind === 'handedIn';
   }

@@ -38,6 +38,7 @@ export class Post {
   private sending: Promise<void> | null = null;
   private handing: Promise<boolean> | null = null;
   private stopped = false;
+  private ending = false;
   private isOpen = false;
   /** The last answer to each question that was sent when all was over: why it does not count, or that it does. */
   private readonly afterwards = new Map<number, string | null>();
@@ -89,8 +90,13 @@ export class Post {
     return this.sending;
   }
 
-  /** Hands in for good, with all that waits. True when it is done. */
-  handIn(): Promise<boolean> {
+  /**
+   * Hands in for good, with all that waits. True when it is done.
+   *
+   * @param untilDone whether to keep trying until it is: when time is up there is nothing else to do
+   */
+  handIn(untilDone = false): Promise<boolean> {
+    this.ending ||= untilDone;
     this.handing ??= this.sendAllAndEnd().finally(() => {
       this.handing = null;
     });
@@ -177,7 +183,7 @@ export class Post {
   /** Time ran out while the server was away or nobody looked: what is here is handed in as it stands. */
   private endLater(): void {
     this.callOff?.();
-    if (!this.stopped) this.callOff = this.time.after(0, () => void this.handIn());
+    if (!this.stopped) this.callOff = this.time.after(0, () => void this.handIn(true));
   }
 
   private stumble(error: unknown): void {
@@ -207,7 +213,7 @@ export class Post {
 
   private schedule(ms: number): void {
     this.callOff?.();
-    if (!this.stopped) this.callOff = this.time.after(ms, () => void this.flush());
+    if (!this.stopped) this.callOff = this.time.after(ms, () => void (this.ending ? this.handIn() : this.flush()));
   }
 }
 

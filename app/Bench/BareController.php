@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Account\User;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use RuntimeException;
+
+/** What pages are measured against: signed-in routes that do one thing by hand. There are none but in a bench. */
+final class BareController
+{
+    public const TABLE = 'bench_rows';
+
+    /** As somebody would write them who wants nothing but the figures. The candidate is :user. */
+    private const STATEMENTS = [
+        'count' => 'select topic_id, count(*) from questions where exam_id = 1 and retired_at is null
+            group by topic_id',
+        'count-new' => 'select q.topic_id, count(*) from questions q left join standings s on s.question_id = q.id
+            and s.user_id = :user where q.exam_id = 1 and q.retired_at is null and s.outcome is null
+            group by q.topic_id',
+        'count-missed' => "select q.topic_id, count(*) from standings s join questions q on q.id = s.question_id
+            where s.user_id = :user and s.exam_id = 1 and s.outcome = 'missed' and q.retired_at is null
+            group by q.topic_id",
+        'count-hard' => "select topic_id, count(*) from questions where exam_id = 1 and retired_at is null
+            and difficulty = 'hard' group by topic_id",
+        'count-year' => "select topic_id, count(*) from questions where exam_id = 1 and retired_at is null and id in
+            (select question_id from question_tags where family = 'year' and value = '2020') group by topic_id",
+        'count-words' => "select topic_id, count(*) from questions where exam_id = 1 and retired_at is null and id in
+            (select rowid from question_texts where question_texts match 'fog') group by topic_id",
+        'draw' => 'select id from questions where exam_id = 1 and retired_at is null order by random() limit 200',
+        'draw-seen' => 'select q.id from questions q left join standings s on s.question_id = q.id
+            and s.user_id = :user where q.exam_id = 1 and q.retired_at is null order by s.seen_ms, random() limit 200',
+        'result' => "select o.*, v.shown, v.withheld from outcomes o join question_versions v on v.id = o.version_id
+            join sittings s on s.id = o.sitting_id join tests t on t.id = s.test_id
+            where t.title = 'The long one' and s.user_id = :user order by o.position",
+    ];
+
+    public function nothing(#[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse(['name' => $user->name]);
+    }
+
+    public function row(Request $request, #[CurrentUser] User $user): JsonResponse
+    {
+        $data = $request->validate(['tab' => ['required', 'string'], 'events' => ['required', 'array']]);
+        $value = json_encode($data, JSON_THROW_ON_ERROR);
+        DB::transaction(fn () => DB::table(self::TABLE)->insert(['user_id' => $user->id, 'value' => $value]));
+
+        return new JsonResponse(['kept' => true]);
+    }
+
+    public function statement(string $name, #[CurrentUser] User $user): JsonResponse
+    {
+        $sql = self::STATEMENTS[$name] ?? throw new RuntimeException("There is no statement {$name}.");
+
+        return new JsonResponse(DB::select($sql, str_contains($sql, ':user') ? ['user' => $user->id] : []));
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Account\User;
+use App\Assembly\TestBuilder;
+use App\Question\Exam;
+use App\Sitting\Pen;
+use App\Sitting\Sitting;
+use Symfony\Component\Process\Process;
+use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Assembly\Recipe;
+
+/**
+ * What a browser has to do: scripts that are sent for the first look at a sitting, and the work of moving on in it.
+ */
+final readonly class PageTrial
+{
+    private const QUESTIONS = 200;
+
+    private const SCRIPT_KB = 160;
+
+    private const MOVE_MS = 30;
+
+    private const MOVE_SLOWLY_MS = 100;
+
+    public function __construct(private TestBuilder $builder, private Pen $pen)
+    {
+    }
+
+    /** @return list<Row> */
+    public function rows(): array
+    {
+        $user = User::query()->where('made_up_as', 'wren')->firstOrFail();
+        $exam = Exam::query()->orderBy('position')->firstOrFail();
+        $recipe = new Recipe(new Filters(), self::QUESTIONS, Mode::Timed);
+        $sitting = Sitting::ready(
+            $this->builder->build(exam: $exam, user: $user, recipe: $recipe, seed: 'page'),
+            $user,
+        );
+        $this->pen->open($sitting, 'another', take: true);
+        $this->pen->letGo($sitting->refresh(), []);
+        $server = new TrialServer(workers: 4);
+        $server->start();
+        $browser = new Process(
+            ['node', __DIR__.'/page.mjs', "http://{$server->address}", $sitting->id, 'wren'],
+            base_path(),
+            timeout: 300,
+        );
+        $browser->mustRun();
+        $server->stop();
+        /** @var array{scriptKb: float, moves: list<float>, slowMoves: list<float>} $told */
+        $told = json_decode($browser->getOutput(), true, flags: JSON_THROW_ON_ERROR);
+
+        return [
+            new Row(
+                what: 'Script sent for the first look at a sitting',
+                took: [$told['scriptKb']],
+                against: 'as sent, compressed',
+                beside: [],
+                goal: self::SCRIPT_KB,
+                unit: 'kB',
+            ),
+            new Row(
+                what: 'Moving on, 200 questions',
+                took: $told['moves'],
+                against: 'work of the page',
+                beside: [],
+                goal: self::MOVE_MS,
+            ),
+            new Row(
+                what: 'Moving on, at a quarter of the speed',
+                took: $told['slowMoves'],
+                against: 'work of the page',
+                beside: [],
+                goal: self::MOVE_SLOWLY_MS,
+            ),
+        ];
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Pages over the large bank, in the configuration of the real server, each in turn with a bare route that does the
+ * same
+ * by one hand-written statement.
+ */
+final class ScaleTrial
+{
+    private const RUNS = 15;
+
+    private const RECIPE = ['pools' => [], 'count' => 200, 'mode' => 'timed'];
+
+    /** What is asked of the builder, and the statement that tells about as much. */
+    private const COUNTS = [
+        'all' => [[], 'count'],
+        'new' => [['pools' => ['new']], 'count-new'],
+        'missed' => [['pools' => ['missed']], 'count-missed'],
+        'new or missed' => [['pools' => ['new', 'missed']], 'count-new'],
+        'hard' => [['difficulties' => ['hard']], 'count-hard'],
+        'of one year' => [['tags' => ['year' => ['2020']]], 'count-year'],
+        'with a word' => [['words' => 'fog'], 'count-words'],
+    ];
+
+    /** @return iterable<Row> */
+    public function rows(): iterable
+    {
+        $server = new TrialServer(workers: 1);
+        $server->start();
+        $heavy = Visitor::signedIn(ScaleBank::person('heavy'));
+        $exam = '/api/exams/'.ScaleBank::EXAM;
+        $long = DB::table('sittings')->join('tests', 'tests.id', '=', 'sittings.test_id')
+            ->where('title', 'The long one')->value('sittings.id');
+        foreach (self::COUNTS as $what => [$choices, $statement]) {
+            yield $this->row(
+                what: "Count after a change of filter: {$what}",
+                visitor: $heavy,
+                ask: [$server->address, 'POST', "{$exam}/count", $choices + self::RECIPE],
+                statement: $statement,
+                goal: 3,
+                hopedMs: 250,
+            );
+        }
+        foreach (['draw' => ['new'], 'draw-seen' => []] as $statement => $pools) {
+            yield $this->row(
+                what: 'Build 200 of '.($pools === [] ? 'all' : 'new'),
+                visitor: $heavy,
+                ask: [$server->address, 'POST', "{$exam}/tests", ['pools' => $pools] + self::RECIPE],
+                statement: $statement,
+                // The statement draws from the whole bank without topics, cases or a seed.
+                goal: $pools === [] ? 2 : 6,
+                hopedMs: 300,
+            );
+        }
+        $pages = [
+            'Today, 50,000 answers' => ["{$exam}/today", null, 5, 100],
+            'What can I build from' => ["{$exam}/builder", null, 5, 100],
+            'Result of 500 questions' => ["/api/sittings/{$long}/result", 'result', 6, 250],
+            'Review of 500 questions' => ["/api/sittings/{$long}/review", 'result', 2, 250],
+            'What came of one of 500 questions' => ["/api/sittings/{$long}/questions/250", 'result', 2, 250],
+        ];
+        foreach ($pages as $what => [$path, $statement, $goal, $hoped]) {
+            yield $this->row(
+                what: $what,
+                visitor: $heavy,
+                ask: [$server->address, 'GET', $path, null],
+                statement: $statement,
+                goal: $goal,
+                hopedMs: $hoped,
+            );
+        }
+        $server->stop();
+    }
+
+    /** @param  array{string, string, string, array<string, mixed>|null}  $ask  server, method, path, body */
+    private function row(
+        string $what,
+        Visitor $visitor,
+        array $ask,
+        ?string $statement,
+        float $goal,
+        float $hopedMs,
+    ): Row {
+        $bare = $statement === null ? '/bench/nothing' : "/bench/statements/{$statement}";
+        $took = $beside = [];
+        $peak = 0;
+        for ($i = 0; $i < self::RUNS; $i++) {
+            $beside[] = $visitor->ask($ask[0], 'GET', $bare)->ms;
+            $heard = $visitor->ask(...$ask);
+            $took[] = $heard->ms;
+            $peak = max($peak, $heard->peak);
+        }
+
+        return new Row(
+            what: $what,
+            took: $took,
+            against: $statement === null ? 'a bare signed-in route' : 'a bare route with one statement',
+            beside: $beside,
+            goal: $goal,
+            hopedMs: $hopedMs,
+            peak: $peak,
+        );
+    }
+}

@@ -1,0 +1,71 @@
+// Looks at a sitting as a browser does, and tells what that cost, as JSON. Started by PageTrial.
+import { chromium } from '@playwright/test';
+
+const [server, sitting, person] = process.argv.slice(2);
+const MOVES = 30;
+
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
+const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+// Signed in without a page, so that nothing of the page is there before.
+await signIn();
+const cdp = await page.context().newCDPSession(page);
+await cdp.send('Network.enable');
+await cdp.send('Performance.enable');
+const scripts = new Set();
+let sent = 0;
+cdp.on('Network.responseReceived', ({ requestId, type }) => type === 'Script' && scripts.add(requestId));
+cdp.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+  if (scripts.has(requestId)) sent += encodedDataLength;
+});
+await page.goto(`${server}/sit/${sitting}`);
+const goOn = page.getByRole('button', { name: 'Go on here' });
+const heading = page.getByRole('heading', { name: /^Question \d+ of/ });
+await heading.or(goOn).waitFor();
+if (await goOn.isVisible()) await goOn.click();
+await heading.waitFor();
+await page.waitForTimeout(1_000);
+const scriptKb = sent / 1000;
+
+const moves = await move();
+await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+const slowMoves = await move();
+await browser.close();
+console.log(JSON.stringify({ scriptKb, moves, slowMoves }));
+
+async function signIn() {
+  const { request } = page.context();
+  await request.get(`${server}/api/session`);
+  const cookie = (await page.context().cookies()).find(({ name }) => name === 'XSRF-TOKEN');
+  const token = decodeURIComponent(cookie?.value ?? '');
+  const answer = await request.post(`${server}/api/session/demo`, {
+    headers: { 'X-XSRF-TOKEN': token, Accept: 'application/json' },
+    data: { person },
+  });
+  if (!answer.ok()) throw new Error(`Signing in: ${answer.status()}`);
+}
+
+/** Milliseconds of work on the page's thread for each move to the next question, from the click to the picture. */
+async function move() {
+  const took = [];
+  for (let i = 0; i < MOVES; i++) {
+    await page.waitForTimeout(300);
+    const before = await busy();
+    await page.evaluate(async () => {
+      const buttons = [...document.querySelectorAll('button')];
+      buttons.find((button) => button.textContent?.trim() === 'Next')?.click();
+      await new Promise((painted) => requestAnimationFrame(() => setTimeout(painted)));
+    });
+    took.push((await busy()) - before);
+  }
+  return took;
+}
+
+async function busy() {
+  const { metrics } = await cdp.send('Performance.getMetrics');
+  const of = (sought) => metrics.find(({ name }) => name === sought)?.value ?? 0;
+  // What asking for it costs is not the page's.
+  return 1000 * (of('TaskDuration') - of('DevToolsCommandDuration'));
+}

@@ -1,0 +1,64 @@
+import { lazy, Suspense, type ComponentType } from 'react';
+import { BrowserRouter, Route, Routes, useLocation } from 'react-router';
+import { Frame, Guarded } from './Frame';
+import { Boundary, Lost } from './Stumbled';
+import { Loading } from './ui/Loading';
+
+/** A screen that is fetched when somebody goes there. */
+function screen(load: () => Promise<{ Component: ComponentType }>) {
+  return lazy(async () => ({ default: (await load()).Component }));
+}
+
+const SignIn = screen(() => import('./features/account/SignInScreen'));
+const Register = screen(() => import('./features/account/RegisterScreen'));
+const Welcome = screen(() => import('./features/account/WelcomeScreen'));
+const Forgot = screen(() => import('./features/account/ForgotScreen'));
+const NewPassword = screen(() => import('./features/account/NewPasswordScreen'));
+const Sitting = screen(() => import('./features/sitting/SittingScreen'));
+const Today = screen(() => import('./features/today/TodayScreen'));
+const Build = screen(() => import('./features/assembly/BuildScreen'));
+const Briefing = screen(() => import('./features/sitting/BriefingScreen'));
+const Result = screen(() => import('./features/result/ResultScreen'));
+const Review = screen(() => import('./features/result/ReviewScreen'));
+const Handbook = screen(() => import('./features/handbook/HandbookScreen'));
+const Account = screen(() => import('./features/account/AccountScreen'));
+const Pieces = screen(() => import('./features/pieces/PiecesScreen'));
+
+export function Screens() {
+  return (
+    <BrowserRouter>
+      <Caught />
+    </BrowserRouter>
+  );
+}
+
+function Caught() {
+  const { pathname } = useLocation();
+  return (
+    <Boundary place={pathname}>
+      <Suspense fallback={<Loading />}>
+        <Routes>
+          <Route path="/sign-in" element={<SignIn />} />
+          <Route path="/register" element={<Register />} />
+          <Route path="/welcome" element={<Welcome />} />
+          <Route path="/forgot" element={<Forgot />} />
+          <Route path="/new-password" element={<NewPassword />} />
+          <Route element={<Guarded />}>
+            <Route path="/sit/:sitting" element={<Sitting />} />
+            <Route element={<Frame />}>
+              <Route path="/" element={<Today />} />
+              <Route path="/build" element={<Build />} />
+              <Route path="/briefing/:sitting" element={<Briefing />} />
+              <Route path="/result/:sitting" element={<Result />} />
+              <Route path="/review/:sitting/:position?" element={<Review />} />
+              <Route path="/handbook/:exam?/:section?" element={<Handbook />} />
+              <Route path="/account" element={<Account />} />
+              <Route path="/pieces" element={<Pieces />} />
+              <Route path="*" element={<Lost />} />
+            </Route>
+          </Route>
+        </Routes>
+      </Suspense>
+    </Boundary>
+  );
+}
