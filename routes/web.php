@@ -57,6 +57,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('exams/{exam}/handbook', [HandbookController::class, 'index']);
         Route::get('exams/{exam}/handbook/{section}', [HandbookController::class, 'show']);
         Route::post('exams/{exam}/count', [BuilderController::class, 'count']);
+        Route::post('exams/{exam}/facets', [BuilderController::class, 'facets']);
         Route::post('exams/{exam}/tests', [NewSittingController::class, 'build']);
         Route::post('exams/{exam}/papers/{paper}/sittings', [NewSittingController::class, 'paper']);
         Route::get('exams/{exam}/tables', [HandbookController::class, 'tables']);

@@ -153,13 +153,32 @@ final readonly class Bank
         return array_map(fn (int $key): array => $key > 0 ? [$key] : $whole[-$key] ?? [], $keys);
     }
 
+    /** Questions that pass, one by one. */
+    public function passing(Selection $selection): Builder
+    {
+        return $this->inPools($selection, $selection->questions());
+    }
+
+    /** How many questions pass everything but the pools, one by one. */
+    public function matching(Selection $selection, Syllabus $syllabus): int
+    {
+        if (! $selection->isPlain()) {
+            return $selection->questions()->count();
+        }
+        $topics = $selection->topics() === null
+            ? $syllabus->all()
+            : array_intersect_key($syllabus->all(), array_flip($selection->topics()));
+
+        return array_sum(array_column($topics, 'questions'));
+    }
+
     /** @param  list<int>  $heldBack */
-    private function selection(
+    public function selection(
         Exam $exam,
         User $user,
         Filters $filters,
         Syllabus $syllabus,
-        array $heldBack,
+        array $heldBack = [],
     ): Selection {
         $today = ($enrolment = Enrolment::of($user->id, $exam->id))->dayOf(Moment::now($this->clock));
 

@@ -13,24 +13,33 @@ use App\Question\SyllabusTopic;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Pool;
+use Uplandia\Core\Assembly\Supply;
 
 final readonly class BuilderController
 {
-    public function __construct(private Bank $bank, private TestBuilder $builder)
+    public function __construct(private Bank $bank, private Counting $counting, private Facets $facets)
     {
     }
 
     #[Get('/api/exams/{exam}/builder', 'What can I build from', returns: BuilderView::class)]
     public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
-        $topics = $this->topics($exam, $user);
+        $met = [];
+        foreach ($this->bank->met($exam, $user) as $counts) {
+            foreach ($counts as $outcome => $n) {
+                $met[$outcome] = ($met[$outcome] ?? 0) + $n;
+            }
+        }
+        $syllabus = Syllabus::of($exam);
 
         return new JsonResponse(
             new BuilderView(
                 exam: $exam->slug,
                 examName: $exam->name,
-                counts: CountsView::sum(array_column($topics, 'counts')),
-                topics: $topics,
+                counts: CountsView::of(array_sum(array_column($syllabus->all(), 'questions')), $met),
+                topics: $this->topics($exam, $user, $syllabus),
                 minutesPerQuestion: (float) $exam->rules['minutesPerQuestion'],
                 extraTime: $user->extra_time,
                 papers: $this->papers($exam, $user),
@@ -48,38 +57,66 @@ final readonly class BuilderController
     ]
     public function count(RecipeRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->builder->count($exam, $user, $request->recipe()));
+        return new JsonResponse($this->counting->count($exam, $user, $request->recipe()));
     }
 
-    /** @return list<TopicCountsView> */
-    private function topics(Exam $exam, User $user): array
+    #[
+        Post(
+            '/api/exams/{exam}/facets',
+            'What would each filter leave',
+            takes: RecipeRequest::class,
+            returns: FacetsView::class,
+        ),
+    ]
+    public function facets(RecipeRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
-        $syllabus = Syllabus::of($exam);
-        $met = $this->bank->met($exam, $user);
-        $counted = fn (SyllabusTopic $topic): CountsView => CountsView::of($topic->questions, $met[$topic->id] ?? []);
-        $topics = [];
-        foreach ($syllabus->tops() as $top) {
-            $subtopics = array_map(
-                fn (SyllabusTopic $sub) => new TopicCountsView(
-                    code: $sub->code,
-                    name: $sub->name,
-                    weight: null,
-                    counts: $counted($sub),
-                    subtopics: [],
-                ),
-                $syllabus->under($top),
-            );
-            $sum = CountsView::sum([$counted($top), ...array_column($subtopics, 'counts')]);
-            $topics[] = new TopicCountsView(
-                code: $top->code,
-                name: $top->name,
-                weight: $top->weight,
-                counts: $sum,
-                subtopics: $subtopics,
-            );
-        }
+        return new JsonResponse($this->facets->of($exam, $user, $request->recipe()));
+    }
 
-        return $topics;
+    /** @return list<TopicCountsView> counted as they can be drawn */
+    private function topics(Exam $exam, User $user, Syllabus $syllabus): array
+    {
+        $supplies = fn (Filters $filters): array => array_map(
+            fn (Supply $supply): int => $supply->total,
+            $this->bank->supplies(exam: $exam, user: $user, filters: $filters, syllabus: $syllabus),
+        );
+        $all = $supplies(new Filters());
+        $new = $supplies(new Filters(pools: [Pool::NewToMe]));
+
+        return array_map(
+            fn (SyllabusTopic $top): TopicCountsView => self::counted(
+                topic: $top,
+                parts: array_map(
+                    fn (SyllabusTopic $sub): TopicCountsView => self::counted(
+                        topic: $sub,
+                        parts: [],
+                        all: $all,
+                        new: $new,
+                    ),
+                    $syllabus->under($top),
+                ),
+                all: $all,
+                new: $new,
+            ),
+            $syllabus->tops(),
+        );
+    }
+
+    /**
+     * @param  list<TopicCountsView>  $parts
+     * @param  array<int, int>  $all  by topic id
+     * @param  array<int, int>  $new  by topic id
+     */
+    private static function counted(SyllabusTopic $topic, array $parts, array $all, array $new): TopicCountsView
+    {
+        return new TopicCountsView(
+            code: $topic->code,
+            name: $topic->name,
+            weight: $topic->weight,
+            all: ($all[$topic->id] ?? 0) + array_sum(array_column($parts, 'all')),
+            new: ($new[$topic->id] ?? 0) + array_sum(array_column($parts, 'new')),
+            subtopics: $parts,
+        );
     }
 
     /** @return list<PaperView> */

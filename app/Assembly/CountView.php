@@ -10,14 +10,19 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Count')]
 final readonly class CountView
 {
+    /** @param  list<FitView>  $topics */
     public function __construct(
         #[OA\Property] public int $available,
         #[
-            OA\Property(nullable: true, description: 'Why the count cannot be made, and the ways out; null: it can.'),
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(ref: FitView::class),
+                description: 'By topic and subtopic, those of which any passes.',
+            ),
         ]
-        public ?string $shortfall,
-        #[OA\Property(nullable: true, description: 'The nearest smaller count that can be made.')] public ?int $below,
-        #[OA\Property(nullable: true, description: 'The nearest larger count that can be made.')] public ?int $above,
+        public array $topics,
+        #[OA\Property(ref: ShortfallView::class, nullable: true, description: 'Null: it can be made.')]
+        public ?ShortfallView $shortfall,
         #[
             OA\Property(
                 nullable: true,

@@ -54,6 +54,12 @@ use Uplandia\Core\Question\Kind;
             new OA\Property(property: 'mode', type: 'string', enum: Mode::class),
             new OA\Property(property: 'spread', type: 'string', enum: Spread::class),
             new OA\Property(property: 'minutes', type: 'integer', nullable: true),
+            new OA\Property(
+                property: 'byTopic',
+                type: 'object',
+                additionalProperties: new OA\AdditionalProperties(type: 'integer'),
+                description: 'How many of each topic, by code, where they are spread by hand.',
+            ),
         ],
     ),
 ]
@@ -67,7 +73,7 @@ final class RecipeRequest extends Form
             'pools' => [$this->strings('There is no such pool of questions. Reload the page to see those there are.')],
             'difficulties' => [$this->strings('A question is easy, moderate or hard.')],
             'kinds' => [$this->strings('There is no such kind of question.')],
-            'count' => ['required', 'integer', 'min:1', 'max:500'],
+            'count' => ['required_without:byTopic', 'nullable', 'integer', 'min:1', 'max:500'],
             'minutes' => ['nullable', 'integer', 'min:1', 'max:600'],
         ];
     }
@@ -76,7 +82,7 @@ final class RecipeRequest extends Form
     public function messages(): array
     {
         return [
-            'count.required' => 'Say how many questions you want, from 1 to 500.',
+            'count.required_without' => 'Say how many questions you want, from 1 to 500.',
             'count.integer' => 'Say how many questions you want as a whole number, from 1 to 500.',
             'count.min' => 'A test needs at least 1 question. Choose a number from 1 to 500.',
             'count.max' => 'A test can have up to 500 questions. Choose a smaller number.',
@@ -94,7 +100,9 @@ final class RecipeRequest extends Form
         return Recipe::of(
             ['count' => $whole('count'), 'minutes' => $whole('minutes')] +
                 array_filter(
-                    $this->only(['topics', 'pools', 'difficulties', 'kinds', 'tags', 'words', 'mode', 'spread']),
+                    $this->only([
+                        'topics', 'pools', 'difficulties', 'kinds', 'tags', 'words', 'mode', 'spread', 'byTopic',
+                    ]),
                     fn (mixed $value): bool => $value !== null,
                 ) + ['mode' => ''],
         );

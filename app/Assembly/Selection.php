@@ -188,6 +188,25 @@ final readonly class Selection
         }
     }
 
+    /**
+     * Whether a standing is in a pool that goes by a mark, as SQL and its bindings.
+     *
+     * @return array{string, list<int>}
+     */
+    public function isIn(Pool $pool): array
+    {
+        return match ($pool) {
+            Pool::Flagged => ['standings.flagged', []],
+            Pool::Starred => ['standings.starred', []],
+            Pool::WithNotes => ['standings.noted', []],
+            Pool::FalseFooting => ['standings.false_footing', []],
+            Pool::InGapBook => ['standings.gap_open', []],
+            default => $this->dueUntil === null
+                ? ['standings.due_day is not null', []]
+                : ['standings.due_day <= ?', [$this->dueUntil]],
+        };
+    }
+
     private function anyPool(Builder $any): void
     {
         foreach ($this->filters->pools as $pool) {

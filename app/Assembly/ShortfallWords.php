@@ -7,11 +7,10 @@ namespace App\Assembly;
 use App\Account\User;
 use App\Question\Exam;
 use App\Question\Syllabus;
-use Uplandia\Core\Assembly\Composition;
 use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Assembly\Shortfall;
 
-/** Says why a count cannot be made, and the ways out. */
+/** Says why a test cannot be made, and the ways out. */
 final readonly class ShortfallWords
 {
     private const DROP = [
@@ -27,72 +26,90 @@ final readonly class ShortfallWords
     {
     }
 
-    /** @param  list<int>  $heldBack  questions that are left out anyway */
-    public function sentence(
-        Exam $exam,
-        User $user,
-        Recipe $recipe,
-        Composition $composition,
-        array $heldBack = [],
-    ): string {
-        $ways = [];
-        if ($composition->below !== null) {
-            $ways[] = 'ask for '.($composition->below === 1 ? '1' : 'up to '.$composition->below);
-        }
-        if ($composition->available >= $recipe->count) {
-            $nearest = array_filter([$composition->below, $composition->above], is_int(...));
-
-            return 'Some of these questions come together, as cases or sets, so exactly '.
-                "{$recipe->count} cannot be made up. Ask for ".
-                implode(' or ', $nearest).
-                '.';
-        }
-        $there = match ($composition->available) {
-            0 => 'There are no questions with these choices',
-            1 => 'There is 1 question with these choices',
-            default => "There are {$composition->available} questions with these choices",
+    /** @param  Plan  $plan  that comes to nothing */
+    public function of(Exam $exam, User $user, Recipe $recipe, Plan $plan): ShortfallView
+    {
+        $enough = $plan->short === [] && $plan->available >= $recipe->count;
+        $gains = $enough ? [] : $this->gains(exam: $exam, user: $user, recipe: $recipe, plan: $plan);
+        $reason = match (true) {
+            $plan->short !== [] => self::shortTopics($plan, Syllabus::of($exam)),
+            $enough && $recipe->byTopic !== [] => 'Some of these questions come together, as cases or sets, so exactly '.
+                'these counts cannot be made up.',
+            $enough => 'Some of these questions come together, as cases or sets, so exactly '.
+                "{$recipe->count} cannot be made up.",
+            default => self::there($plan->available).", and you asked for {$recipe->count}.",
         };
-        foreach (
-            $this->gains(
-                exam: $exam,
-                user: $user,
-                recipe: $recipe,
-                here: $composition->available,
-                heldBack: $heldBack,
-            ) as $filter => $gain
-        ) {
-            $ways[] = self::DROP[$filter]." ({$gain} more)";
-        }
 
-        return "{$there}, and you asked for {$recipe->count}. ".
-            ($ways === [] ? 'This exam has no more.' : ucfirst(implode(', or ', $ways)).'.');
+        return new ShortfallView(
+            sentence: trim($reason.' '.self::ways($plan, $gains, $enough)),
+            reason: $reason,
+            below: $plan->below,
+            above: $plan->above,
+            gains: $gains,
+        );
     }
 
-    /**
-     * @param  list<int>  $heldBack
-     * @return array<string, int> filter => how many questions dropping it would add
-     */
-    private function gains(Exam $exam, User $user, Recipe $recipe, int $here, array $heldBack): array
+    /** @param  list<GainView>  $gains */
+    private static function ways(Plan $plan, array $gains, bool $enough): string
+    {
+        $nearest = array_filter([$plan->below, $plan->above], is_int(...));
+        if ($enough) {
+            return $nearest === [] ? '' : 'Ask for '.implode(' or ', $nearest).'.';
+        }
+        $ways = $plan->below === null ? [] : ['ask for '.($plan->below === 1 ? '1' : "up to {$plan->below}")];
+        foreach ($gains as $gain) {
+            $ways[] = "{$gain->label} ({$gain->more} more)";
+        }
+
+        return $ways === [] ? 'This exam has no more.' : ucfirst(implode(', or ', $ways)).'.';
+    }
+
+    private static function shortTopics(Plan $plan, Syllabus $syllabus): string
+    {
+        $short = [];
+        foreach ($plan->short as $code => $n) {
+            $has = $plan->supplies[(int) array_search((string) $code, $plan->codes, true)]->total;
+            $short[] = $syllabus->named((string) $code)->name." has {$has} of the ".($has + $n).' asked for';
+        }
+
+        return implode('; ', $short).'.';
+    }
+
+    private static function there(int $available): string
+    {
+        return match ($available) {
+            0 => 'There are no questions with these choices',
+            1 => 'There is 1 question with these choices',
+            default => "There are {$available} questions with these choices",
+        };
+    }
+
+    /** @return list<GainView> what dropping each filter would add, largest first */
+    private function gains(Exam $exam, User $user, Recipe $recipe, Plan $plan): array
     {
         $syllabus = Syllabus::of($exam);
+        $here = array_sum(array_column($plan->byTopic, 'total'));
         $without = [];
         foreach ($recipe->filters->dropped() as $name => $filters) {
             $without[$name] = [
-                'all' => array_sum(
-                    array_column(
-                        $this->bank->supplies(
-                            exam: $exam,
-                            user: $user,
-                            filters: $filters,
-                            syllabus: $syllabus,
-                            heldBack: $heldBack,
-                        ),
-                        'total',
+                'all' => array_sum(array_column(
+                    $this->bank->supplies(
+                        exam: $exam,
+                        user: $user,
+                        filters: $filters,
+                        syllabus: $syllabus,
+                        heldBack: $plan->heldBack,
                     ),
-                ),
+                    'total',
+                )),
             ];
         }
+        $gains = Shortfall::of(['all' => $here + 1], ['all' => $here], $without)->gainByFilter ?? [];
 
-        return Shortfall::of(['all' => $recipe->count], ['all' => $here], $without)->gainByFilter ?? [];
+        return array_map(
+            fn (string $filter, int $more): GainView => new GainView($filter, self::DROP[$filter], $more),
+            array_keys($gains),
+            $gains,
+        );
     }
 }

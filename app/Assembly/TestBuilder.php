@@ -10,13 +10,10 @@ use App\Question\Exam;
 use App\Question\Syllabus;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Uplandia\Core\Assembly\Composition;
 use Uplandia\Core\Assembly\Draw;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Assembly\Seed;
-use Uplandia\Core\Assembly\Spread;
-use Uplandia\Core\Assembly\Supply;
 
 /** Counts what a recipe leaves, and builds tests from recipes. The core decides what each topic gives. */
 final readonly class TestBuilder
@@ -24,43 +21,11 @@ final readonly class TestBuilder
     /** A title names up to so many topics. */
     private const NAMED = 3;
 
-    public function __construct(private Bank $bank, private ShortfallWords $words, private HoldsBack $running)
-    {
-    }
-
-    public function count(Exam $exam, User $user, Recipe $recipe): CountView
-    {
-        $syllabus = Syllabus::of($exam);
-        $heldBack = $this->heldBack($user, $recipe);
-        $composition = $this->composition(
-            exam: $exam,
-            user: $user,
-            recipe: $recipe,
-            syllabus: $syllabus,
-            heldBack: $heldBack,
-        );
-
-        return new CountView(
-            available: $composition->available,
-            shortfall: $composition->counts === null
-                ? $this->words->sentence(
-                    exam: $exam,
-                    user: $user,
-                    recipe: $recipe,
-                    composition: $composition,
-                    heldBack: $heldBack,
-                )
-                : null,
-            below: $composition->below,
-            above: $composition->above,
-            leftOut: $heldBack === []
-                ? null
-                : $this->leftOut(
-                    $composition->available,
-                    $this->composition(exam: $exam, user: $user, recipe: $recipe, syllabus: $syllabus)->available,
-                ),
-            minutes: self::minutesFor($exam, $recipe->count),
-        );
+    public function __construct(
+        private Bank $bank,
+        private Planner $planner,
+        private ShortfallWords $words,
+    ) {
     }
 
     /**
@@ -71,25 +36,11 @@ final readonly class TestBuilder
     public function build(Exam $exam, User $user, Recipe $recipe, ?string $seed = null): Test
     {
         $syllabus = Syllabus::of($exam);
-        $heldBack = $this->heldBack($user, $recipe);
-        $composition = $this->composition(
-            exam: $exam,
-            user: $user,
-            recipe: $recipe,
-            syllabus: $syllabus,
-            heldBack: $heldBack,
-        );
-        if ($composition->counts === null) {
-            $reason = $composition->available < $recipe->count ? 'too_few' : 'does_not_fit';
+        $plan = $this->planner->plan(exam: $exam, user: $user, recipe: $recipe, syllabus: $syllabus);
+        if ($plan->counts === null) {
             throw Refusal::unmet(
-                $reason,
-                $this->words->sentence(
-                    exam: $exam,
-                    user: $user,
-                    recipe: $recipe,
-                    composition: $composition,
-                    heldBack: $heldBack,
-                ),
+                $plan->available < $recipe->count ? 'too_few' : 'does_not_fit',
+                $this->words->of(exam: $exam, user: $user, recipe: $recipe, plan: $plan)->sentence,
             );
         }
         $seed = new Seed($seed ?? Str::random(32));
@@ -98,18 +49,13 @@ final readonly class TestBuilder
             user: $user,
             filters: $recipe->filters,
             syllabus: $syllabus,
-            heldBack: $heldBack,
+            heldBack: $plan->heldBack,
         );
-        $chosen = $syllabus->chosen($recipe->filters->topics);
         $drawn = [];
-        foreach (array_values($chosen) as $i => $topics) {
-            if ($composition->counts[$i] > 0) {
+        foreach ($plan->topics as $i => $topics) {
+            if ($plan->counts[$i] > 0) {
                 $pool = Pool::together(array_values(array_intersect_key($pools, array_flip($topics))));
-                $places = (new Draw($seed->stream("draw:{$i}")))->take(
-                    $pool->sizes,
-                    $pool->seen,
-                    $composition->counts[$i],
-                );
+                $places = (new Draw($seed->stream("draw:{$i}")))->take($pool->sizes, $pool->seen, $plan->counts[$i]);
                 array_push($drawn, ...array_map(fn (int $place): int => $pool->keys[$place], $places));
             }
         }
@@ -117,7 +63,7 @@ final readonly class TestBuilder
         if (count($questions) !== $recipe->count) {
             throw Refusal::conflict('bank_changed', 'The bank has just changed. Build the test again.');
         }
-        $title = $this->title($syllabus, $chosen, count($questions));
+        $title = $this->title($syllabus, $syllabus->chosen($recipe->filters->topics), count($questions));
 
         return DB::transaction(
             fn (): Test => $this->save(
@@ -135,54 +81,6 @@ final readonly class TestBuilder
     public static function minutesFor(Exam $exam, int $questions): int
     {
         return (int) ceil($questions * (float) $exam->rules['minutesPerQuestion']);
-    }
-
-    /**
-     * Tutor mode shows answers. What a sitting with a clock still asks for is none of its questions.
-     *
-     * @return list<int>
-     */
-    private function heldBack(User $user, Recipe $recipe): array
-    {
-        return $recipe->mode === Mode::Tutor ? $this->running->heldBack($user) : [];
-    }
-
-    private function leftOut(int $available, int $withThem): ?string
-    {
-        return match (($n = $withThem - $available)) {
-            0 => null,
-            1 => '1 question is left out: it is in a test of yours whose clock still runs.',
-            default => "{$n} questions are left out: they are in a test of yours whose clock still runs.",
-        };
-    }
-
-    /** @param  list<int>  $heldBack */
-    private function composition(
-        Exam $exam,
-        User $user,
-        Recipe $recipe,
-        Syllabus $syllabus,
-        array $heldBack = [],
-    ): Composition {
-        $supplies = $this->bank->supplies(
-            exam: $exam,
-            user: $user,
-            filters: $recipe->filters,
-            syllabus: $syllabus,
-            heldBack: $heldBack,
-        );
-        $byTop = $weights = [];
-        foreach ($syllabus->chosen($recipe->filters->topics) as $top => $topics) {
-            $supply = Supply::together(array_values(array_intersect_key($supplies, array_flip($topics))));
-            $byTop[] = $supply;
-            $weights[] = match ($recipe->spread) {
-                Spread::Blueprint => $syllabus->get($top)->weight ?? '1',
-                Spread::Available => $supply->total,
-                Spread::Even => 1,
-            };
-        }
-
-        return Composition::of($recipe->count, $byTop, $weights);
     }
 
     /** @param  list<int>  $questions */

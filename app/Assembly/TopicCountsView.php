@@ -17,7 +17,11 @@ final readonly class TopicCountsView
             OA\Property(description: 'Percentage of the exam, for topics of the blueprint.', nullable: true),
         ]
         public ?string $weight,
-        #[OA\Property(ref: CountsView::class)] public CountsView $counts,
+        #[
+            OA\Property(description: 'Questions in all, cases and sets whole, where the first of them stands.'),
+        ]
+        public int $all,
+        #[OA\Property(description: 'The same of those with anything new to the candidate.')] public int $new,
         #[
             OA\Property(type: 'array', items: new OA\Items(ref: '#/components/schemas/TopicCounts')),
         ]

@@ -32,6 +32,10 @@ final class BareController
             (select question_id from question_tags where family = 'year' and value = '2020') group by topic_id",
         'count-words' => "select topic_id, count(*) from questions where exam_id = 1 and retired_at is null and id in
             (select rowid from question_texts where question_texts match 'fog') group by topic_id",
+        // Two of the dozen filters.
+        'facets' => 'select t.family, t.value, count(*) from question_tags t join questions q on q.id = t.question_id
+            left join standings s on s.question_id = q.id and s.user_id = :user where q.exam_id = 1
+            and q.retired_at is null and s.outcome is null group by t.family, t.value',
         'draw' => 'select id from questions where exam_id = 1 and retired_at is null order by random() limit 200',
         'draw-seen' => 'select q.id from questions q left join standings s on s.question_id = q.id
             and s.user_id = :user where q.exam_id = 1 and q.retired_at is null order by s.seen_ms, random() limit 200',

@@ -47,6 +47,14 @@ final class ScaleTrial
                 hopedMs: 250,
             );
         }
+        yield $this->row(
+            what: 'What each filter would leave',
+            visitor: $heavy,
+            ask: [$server->address, 'POST', "{$exam}/facets", ['pools' => ['new']] + self::RECIPE],
+            statement: 'facets',
+            goal: 3,
+            hopedMs: 250,
+        );
         foreach (['draw' => ['new'], 'draw-seen' => []] as $statement => $pools) {
             yield $this->row(
                 what: 'Build 200 of '.($pools === [] ? 'all' : 'new'),
@@ -60,7 +68,7 @@ final class ScaleTrial
         }
         $pages = [
             'Today, 50,000 answers' => ["{$exam}/today", null, 5, 100],
-            'What can I build from' => ["{$exam}/builder", null, 5, 100],
+            'What can I build from' => ["{$exam}/builder", 'count-new', 3, 250],
             'Result of 500 questions' => ["/api/sittings/{$long}/result", 'result', 6, 250],
             'Review of 500 questions' => ["/api/sittings/{$long}/review", 'result', 2, 250],
             'What came of one of 500 questions' => ["/api/sittings/{$long}/questions/250", 'result', 2, 250],

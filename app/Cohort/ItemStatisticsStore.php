@@ -9,6 +9,7 @@ use App\Clock\Moment;
 use App\Question\Exam;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
+use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Cohort\ItemAnalysis;
 use Uplandia\Core\Cohort\ItemStatistics;
@@ -42,9 +43,31 @@ final readonly class ItemStatisticsStore
             foreach (array_chunk($rows, 50) as $chunk) {
                 DB::table('item_statistics')->insert($chunk);
             }
+            $this->tag($exam);
         });
 
         return count($rows);
+    }
+
+    /**
+     * Says beside each question how difficult the cohort finds it, where enough have tried, so that it can be
+     * filtered.
+     */
+    private function tag(Exam $exam): void
+    {
+        DB::table('question_tags')
+            ->where('family', Filters::FOUND)
+            ->whereIn('question_id', DB::table('questions')->select('id')->where('exam_id', $exam->id))
+            ->delete();
+        $tagged = DB::table('item_statistics')
+            ->join('questions', 'questions.version_id', '=', 'item_statistics.version_id')
+            ->where('item_statistics.exam_id', $exam->id)
+            ->where('n', '>=', ItemStatistics::SHOWN_FROM)
+            ->whereNotNull('facility')
+            ->select('questions.id')
+            ->selectRaw('? as family', [Filters::FOUND])
+            ->selectRaw("case when facility >= 0.8 then 'easy' when facility >= 0.5 then 'moderate' else 'hard' end");
+        DB::table('question_tags')->insertUsing(['question_id', 'family', 'value'], $tagged);
     }
 
     /**

@@ -67,6 +67,12 @@ final readonly class Syllabus
         return $this->topics[$topicId];
     }
 
+    /** The topic of a code that the exam has. */
+    public function named(string $code): SyllabusTopic
+    {
+        return $this->topics[$this->ids[$code]];
+    }
+
     public function topOf(int $topicId): SyllabusTopic
     {
         $topic = $this->topics[$topicId];

@@ -13,6 +13,7 @@ use App\Question\TextSearch;
 use App\Question\Topic;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
+use Uplandia\Core\Assembly\Filters;
 
 /**
  * Takes an exam's folder of text files into the bank. Loading again adds versions only where something changed.
@@ -277,25 +278,31 @@ final readonly class BankLoader
             );
         } else {
             DB::table('questions')->where('id', $id)->update($row);
-            DB::table('question_tags')->where('question_id', $id)->delete();
+            // How difficult the cohort finds it is not the author's to say.
+            DB::table('question_tags')
+                ->where('question_id', $id)
+                ->where('family', '!=', Filters::FOUND)
+                ->delete();
             // Standings repeat the topic so that pools are counted from one index.
             DB::table('standings')
                 ->where('question_id', $id)
                 ->where('topic_id', '!=', $topic->id)
                 ->update(['topic_id' => $topic->id]);
         }
-        DB::table('question_tags')->insert(
-            array_map(
-                fn (string $family, string $value): array => [
-                    'question_id' => $id,
-                    'family' => $family,
-                    'value' => $value,
-                ],
-                array_keys($entry['tags']),
-                $entry['tags'],
-            ),
+        $shown = $this->unitTexts($unit);
+        $tags = array_map(
+            fn (string $family, string $value): array => [$family, $value],
+            array_keys($entry['tags']),
+            $entry['tags'],
         );
-        $this->search->keep($id, SearchableText::of($entry, $topic->name, $this->unitTexts($unit)));
+        foreach (Holdings::of($entry, $shown) as $held) {
+            $tags[] = [Filters::HOLDS, $held];
+        }
+        DB::table('question_tags')->insert(array_map(
+            fn (array $tag): array => ['question_id' => $id, 'family' => $tag[0], 'value' => $tag[1]],
+            $tags,
+        ));
+        $this->search->keep($id, SearchableText::of($entry, $topic->name, $shown));
 
         return $id;
     }

@@ -12,6 +12,12 @@ use Uplandia\Core\Question\Kind;
 /** Which questions a test may be made of. Filters combine; within one filter any of its values will do. */
 final readonly class Filters
 {
+    /** The family of tags that says what a question holds: picture, sound, film, table, exhibits. */
+    public const HOLDS = '_holds';
+
+    /** The family that says how difficult the cohort finds it. */
+    public const FOUND = '_found';
+
     private const MOST_TOPICS = 1000;
 
     private const MOST_VALUES = 50;
@@ -110,6 +116,23 @@ final readonly class Filters
         }
 
         return $without;
+    }
+
+    /**
+     * The same filters with other tags.
+     *
+     * @param  array<string, list<string>>  $tags
+     */
+    public function withTags(array $tags): self
+    {
+        return new self(
+            topics: $this->topics,
+            pools: $this->pools,
+            difficulties: $this->difficulties,
+            kinds: $this->kinds,
+            tags: $tags,
+            words: $this->words,
+        );
     }
 
     /** The same filters without one of them. */

@@ -20,6 +20,9 @@ final readonly class Recipe
     /**
      * @param  int  $count  questions wanted, 1 to 500
      * @param  int|null  $minutes  time limit before extra time, for timed mode; null: as the exam gives
+     * @param  array<string, int>  $byTopic  code of a topic or subtopic => exactly so many of it, where they are
+     * spread
+     *   by hand; a topic gives what its subtopics with counts of their own do not
      */
     public function __construct(
         public Filters $filters,
@@ -27,9 +30,16 @@ final readonly class Recipe
         public Mode $mode,
         public Spread $spread = Spread::Blueprint,
         public ?int $minutes = null,
+        public array $byTopic = [],
     ) {
         if ($count < 1 || $count > self::MOST_QUESTIONS) {
             throw InvalidRecipe::because('A test has 1 to 500 questions. Choose a number between them.', 'count');
+        }
+        if (($spread === Spread::ByHand) !== ($byTopic !== [])) {
+            throw InvalidRecipe::because('Type how many you want beside at least one topic.', 'by_topic');
+        }
+        if ($byTopic !== [] && ($count !== array_sum($byTopic) || min($byTopic) < 1)) {
+            throw InvalidRecipe::because('The counts by topic do not add up to the whole.', 'by_topic');
         }
         if ($minutes !== null && ($minutes < 1 || $minutes > self::MOST_MINUTES)) {
             throw InvalidRecipe::because('A time limit lies between 1 and 600 minutes.', 'minutes');
@@ -49,17 +59,20 @@ final readonly class Recipe
                 throw InvalidRecipe::because('This recipe was made by a newer Uplandia.', 'version');
             }
 
+            $byTopic = self::byTopic($fields);
+
             return new self(
                 filters: Filters::of($choices),
-                count: $fields->integer('count'),
+                count: $byTopic === [] ? $fields->integer('count') : array_sum($byTopic),
                 mode: Mode::tryFrom(self::word($choices, 'mode')) ??
                     throw InvalidRecipe::because('Choose tutor, timed or untimed.', 'mode'),
                 spread: Spread::tryFrom(self::word($choices, 'spread', Spread::Blueprint->value)) ??
                     throw InvalidRecipe::because(
-                        'Questions are spread as the exam weighs, as there are, or evenly.',
+                        'Questions are spread as the exam weighs, as there are, evenly, or by hand.',
                         'spread',
                     ),
                 minutes: $fields->has('minutes') ? $fields->integer('minutes') : null,
+                byTopic: $byTopic,
             );
         } catch (InvalidQuestion $malformed) {
             throw InvalidRecipe::because("These choices cannot be read: {$malformed->getMessage()}", 'malformed');
@@ -75,7 +88,23 @@ final readonly class Recipe
                 'mode' => $this->mode->value,
                 'spread' => $this->spread->value,
                 'minutes' => $this->minutes,
-            ];
+            ] + ($this->byTopic === [] ? [] : ['byTopic' => $this->byTopic]);
+    }
+
+    /**
+     * @return array<string, int>  only of topics that give any
+     *
+     * @throws InvalidRecipe
+     * @throws InvalidQuestion
+     */
+    private static function byTopic(Fields $fields): array
+    {
+        $byTopic = array_filter($fields->integers('byTopic'));
+        if ($byTopic !== [] && (min($byTopic) < 0 || max($byTopic) > self::MOST_QUESTIONS)) {
+            throw InvalidRecipe::because('A topic gives a whole number of questions, from 0 to 500.', 'by_topic');
+        }
+
+        return $byTopic;
     }
 
     /** @param  array<mixed>  $choices */

@@ -10,4 +10,5 @@ enum Spread: string
     case Blueprint = 'blueprint';
     case Available = 'available';
     case Even = 'even';
+    case ByHand = 'by_hand';
 }

@@ -93,6 +93,25 @@ final readonly class Fields
     }
 
     /**
+     * Whole numbers by name.
+     *
+     * @return array<string, int>
+     *
+     * @throws InvalidQuestion
+     */
+    public function integers(string $name): array
+    {
+        $map = [];
+        foreach ($this->map($name) as $key => $value) {
+            $map[$key] = is_int($value)
+                ? $value
+                : throw InvalidQuestion::because("\"{$name}.{$key}\" must be a whole number.");
+        }
+
+        return $map;
+    }
+
+    /**
      * Lists of texts by name.
      *
      * @return array<string, list<string>>

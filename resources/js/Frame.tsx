@@ -43,7 +43,7 @@ export function Frame() {
         Skip to the page
       </a>
       <div aria-hidden="true" className="contours pointer-events-none absolute inset-x-0 top-0 h-44" />
-      <header className="relative mx-auto flex max-w-5xl flex-wrap items-center gap-x-6 gap-y-1 px-4 pt-3 sm:px-6">
+      <header className="relative mx-auto flex max-w-6xl flex-wrap items-center gap-x-6 gap-y-1 px-4 pt-3 sm:px-6">
         <Link to="/" className="flex items-center gap-2 text-xl font-bold tracking-tight">
           <img src="/icon.svg" alt="" width="30" height="30" />
           Uplandia
@@ -69,7 +69,7 @@ export function Frame() {
         <span className="max-sm:flex-1 sm:hidden" />
         <LookMenu />
       </header>
-      <main id="main" tabIndex={-1} className="relative mx-auto max-w-5xl px-4 py-6 outline-none sm:px-6">
+      <main id="main" tabIndex={-1} className="relative mx-auto max-w-6xl px-4 py-6 outline-none sm:px-6">
         <Suspense fallback={<Loading />}>
           <Outlet />
         </Suspense>

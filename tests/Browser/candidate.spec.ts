@@ -20,10 +20,15 @@ test('from sign-in to a marked, explained test, and the next one from what was m
   await page.getByRole('tab', { name: 'All (6)' }).click();
   await page.goto('/build?pools=missed,partly,left_blank');
   // Six first options in a row are hardly ever all right: options are shuffled.
-  await expect(page.getByRole('button', { name: /^Missed/ })).toHaveAttribute('aria-pressed', 'true');
-  await page.getByRole('spinbutton', { name: 'How many questions' }).fill('1');
-  await page.getByRole('button', { name: 'Build it', exact: true }).click();
-  await expect(page.getByRole('heading', { name: '1 question:' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^missed \d/ })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('textbox', { name: 'How many questions' }).fill('21');
+  // More than there are, as it may be: the way out is one click.
+  const out = page.getByRole('button', { name: /^Take \d+/ }).first();
+  await expect(out).toBeVisible();
+  await out.click();
+  await page.getByRole('textbox', { name: 'How many questions' }).fill('1');
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Question 1 of 1' })).toBeVisible();
 });
 
 test('a reload in mid-test keeps the question, every answer and the clock', async ({ page }) => {
@@ -194,11 +199,16 @@ test('a pause stops the clock and keeps the place', async ({ page }) => {
 test('what cannot be built is said before and after asking', async ({ page }) => {
   await signInAs(page, 'Wren Ashlock');
   await page.goto('/build');
-  await page.getByRole('spinbutton', { name: 'How many questions' }).fill('400');
+  await page.getByRole('textbox', { name: 'How many questions' }).fill('400');
   await expect(page.getByRole('alert')).toContainText('and you asked for 400');
   await expect(page.getByRole('button', { name: 'Build it', exact: true })).toBeDisabled();
   await page.getByRole('button', { name: 'Clear', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('Choose at least one topic.');
+  await page.getByRole('button', { name: 'Choose all', exact: true }).click();
+  for (const nonsense of ['0', '501', '2.5', '']) {
+    await page.getByRole('textbox', { name: 'How many questions' }).fill(nonsense);
+    await expect(page.getByText('A test has 1 to 500 questions, as a whole number.')).toBeVisible();
+  }
 });
 
 test('an account from beginning to end', async ({ page }) => {

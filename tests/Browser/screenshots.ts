@@ -28,8 +28,12 @@ test('every main view', async ({ page }) => {
   await signInAs(page, 'Wren Ashlock');
   await page.goto('/build');
   await page.getByText('to draw from').waitFor();
-  await page.getByRole('button', { name: 'parts of Map and compass' }).click();
-  await shoot(page, 'build');
+  await page.goto(
+    '/build?pools=new&topics=wx.systems,wx.clouds,wx.temp,wx.storm,rope.knots&count=30&difficulties=easy,moderate',
+  );
+  await page.getByText('to draw from').waitFor();
+  await page.getByRole('treeitem', { name: /^Mountain weather/ }).press('ArrowRight');
+  await shoot(page, 'build', { themes: true });
 
   await begin(page, { mode: 'Tutor', questions: 8 });
   for (let i = 0; i < 5; i++) {
@@ -90,8 +94,7 @@ test('every main view', async ({ page }) => {
   await page.getByRole('heading', { name: 'Account', exact: true }).waitFor();
   await shoot(page, 'account');
   await begin(page, { mode: 'Timed', questions: 5 });
-  await page.goto('/build');
-  await page.getByRole('radio', { name: 'Timed', exact: true }).check();
+  await page.goto('/build?mode=timed&count=40');
   await page.getByRole('button', { name: 'Build it', exact: true }).click();
   await page.getByText('a mark').waitFor();
   await shoot(page, 'briefing');

@@ -20,12 +20,12 @@ export async function begin(
   }: { mode: 'Tutor' | 'Timed'; questions: number; minutes?: number; exam?: string },
 ): Promise<void> {
   await page.evaluate((slug) => localStorage.setItem('uplandia.exam', slug), exam);
-  await page.goto('/build');
-  await page.getByRole('radio', { name: mode, exact: true }).check();
-  await page.getByRole('spinbutton', { name: 'How many questions' }).fill(String(questions));
-  if (minutes) await page.getByRole('spinbutton', { name: 'Minutes' }).fill(String(minutes));
-  await page.getByRole('button', { name: 'Build it', exact: true }).click();
-  await page.getByRole('link', { name: 'Begin' }).click();
+  await page.goto(`/build?pools=&mode=${mode.toLowerCase()}&count=${questions}&minutes=${minutes ?? ''}`);
+  const begins = page.getByRole('button', { name: /^(Begin|Build it)$/ });
+  await expect(begins).toBeEnabled();
+  const atOnce = (await begins.textContent())?.trim() === 'Begin';
+  await begins.click();
+  if (!atOnce) await page.getByRole('link', { name: 'Begin' }).click();
   await expect(page.getByRole('heading', { name: 'Question 1 of' })).toBeVisible();
 }
 

@@ -161,6 +161,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/facets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What would each filter leave */
+        post: operations["whatWouldEachFilterLeave"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/handbook": {
         parameters: {
             query?: never;
@@ -479,12 +496,9 @@ export interface components {
         /** @description How many questions some choices leave, in whole units, and what to do when the count asked for cannot be made. */
         Count: {
             available: number;
-            /** @description Why the count cannot be made, and the ways out; null: it can. */
-            shortfall: string | null;
-            /** @description The nearest smaller count that can be made. */
-            below: number | null;
-            /** @description The nearest larger count that can be made. */
-            above: number | null;
+            /** @description By topic and subtopic, those of which any passes. */
+            topics: components["schemas"]["Fit"][];
+            shortfall: components["schemas"]["Shortfall"] | null;
             /** @description What is left out because a running sitting holds it; null: nothing. */
             leftOut: string | null;
             /** @description Time limit that would be set if none is given, in minutes, before extra time. */
@@ -569,6 +583,44 @@ export interface components {
             difficulty: "easy" | "moderate" | "hard";
             activeMs: number;
         };
+        /**
+         * @description How many questions each value of each filter would leave, with all the other filters as they are chosen. Questions
+         *     are counted one by one here; a test takes cases and sets whole.
+         */
+        Facets: {
+            /** @description By pool. */
+            pools: {
+                [key: string]: number;
+            };
+            /** @description By difficulty, as the author says. */
+            difficulties: {
+                [key: string]: number;
+            };
+            /** @description By kind. */
+            kinds: {
+                [key: string]: number;
+            };
+            /** @description By what they hold: picture, sound, film, table, exhibits. */
+            holds: {
+                [key: string]: number;
+            };
+            /** @description By difficulty, as the cohort finds it. */
+            found: {
+                [key: string]: number;
+            };
+            /** @description By family of tags and value. */
+            tags: {
+                [key: string]: components["schemas"]["ValueCounts"];
+            };
+        };
+        /** @description What of a topic passes the choices, in whole units. */
+        Fit: {
+            code: string;
+            /** @description How many questions pass. */
+            fits: number;
+            /** @description How many of them the test will hold; null: that depends on the draw. */
+            drawn: number | null;
+        };
         /** @description Sureness against outcome, counted. */
         Footing: {
             /** @description Sure and right. */
@@ -582,6 +634,17 @@ export interface components {
         };
         ForgotRequest: {
             email: string;
+        };
+        /** @description What dropping one filter would add. */
+        Gain: {
+            /**
+             * @description Name of the filter in the recipe.
+             * @enum {string}
+             */
+            filter: "topics" | "pools" | "difficulties" | "kinds" | "tags" | "words";
+            label: string;
+            /** @description How many questions more. */
+            more: number;
         };
         /** @description What a topic, subtopic or section came to, and where it stands against the cut. */
         Group: {
@@ -816,8 +879,12 @@ export interface components {
             /** @enum {string} */
             mode: "tutor" | "timed" | "untimed";
             /** @enum {string} */
-            spread?: "blueprint" | "available" | "even";
+            spread?: "blueprint" | "available" | "even" | "by_hand";
             minutes?: number | null;
+            /** @description How many of each topic, by code, where they are spread by hand. */
+            byTopic?: {
+                [key: string]: number;
+            };
         };
         /** @description A sheet that lies on the desk during a sitting. */
         ReferenceTable: {
@@ -953,6 +1020,18 @@ export interface components {
             /** @description The server's clock, Unix milliseconds. */
             now: number;
         };
+        /** @description Why a test cannot be made as asked, and the ways out. */
+        Shortfall: {
+            /** @description All of it in words. */
+            sentence: string;
+            /** @description Why, without the ways out. */
+            reason: string;
+            /** @description The nearest smaller count that can be made. */
+            below: number | null;
+            /** @description The nearest larger count that can be made. */
+            above: number | null;
+            gains: components["schemas"]["Gain"][];
+        };
         SignInRequest: {
             email: string;
             password: string;
@@ -1053,7 +1132,10 @@ export interface components {
             name: string;
             /** @description Percentage of the exam, for topics of the blueprint. */
             weight: string | null;
-            counts: components["schemas"]["Counts"];
+            /** @description Questions in all, cases and sets whole, where the first of them stands. */
+            all: number;
+            /** @description The same of those with anything new to the candidate. */
+            new: number;
             subtopics: components["schemas"]["TopicCounts"][];
         };
         /** @description Gaps of the stem to be typed in. */
@@ -1081,6 +1163,10 @@ export interface components {
             role: "candidate" | "author" | "administrator";
             /** @description Factor of every time limit, such as 1.25. */
             extraTime: string;
+        };
+        /** @description How many questions each value would leave. Only a shape of the contract. */
+        ValueCounts: {
+            [key: string]: number;
         };
         /** @description A text to be written, and marked by its writer. */
         WrittenBody: {
@@ -1492,6 +1578,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Count"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whatWouldEachFilterLeave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Recipe"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Facets"];
                 };
             };
             /** @description It could not be done; the message says why. */

@@ -6,6 +6,8 @@ namespace Tests\Feature\Assembly;
 
 use App\Account\User;
 use App\Assembly\Bank;
+use App\Assembly\Counting;
+use App\Assembly\CountView;
 use App\Assembly\TestBuilder;
 use App\Http\Refusal;
 use App\Question\Exam;
@@ -275,34 +277,29 @@ final class BankTest extends TestCase
         $chance = new Randomizer(new Mt19937(8));
         $codes = DB::table('questions')->pluck('code')->all();
         $tried = ['built' => 0, 'refused' => 0];
-        for ($round = 0; $round < 120; $round++) {
+        for ($round = 0; $round < 160; $round++) {
             DB::beginTransaction();
             $this->scramble($chance, $codes);
-            $filters = new Filters(
-                topics: $chance->getInt(0, 1) === 0 ? null : ['ridge'],
-                pools: array_slice($chance->shuffleArray(Pool::cases()), 0, $chance->getInt(0, 3)),
-                difficulties: $chance->getInt(0, 3) === 0 ? [Difficulty::Easy] : [],
-            );
-            $recipe = new Recipe(
-                filters: $filters,
-                count: $chance->getInt(1, 9),
-                mode: Mode::Tutor,
-                spread: $chance->shuffleArray(Spread::cases())[0],
-            );
-            $says = app(TestBuilder::class)->count($this->exam, $this->user, $recipe);
+            $recipe = $this->anyRecipe($chance);
+            $says = app(Counting::class)->count($this->exam, $this->user, $recipe);
+            $this->checkFits($says, $recipe->filters, $round);
             try {
-                $test = app(TestBuilder::class)->build($this->exam, $this->user, $recipe, "seed {$round}");
-                $built = DB::table('test_items')->where('test_id', $test->id)->distinct()->count('question_id');
+                $test = $this->buildFrom($recipe, "seed {$round}");
+                $built = DB::table('test_items')->where('test_id', $test)->distinct()->count('question_id');
                 self::assertSame([null, $recipe->count], [$says->shortfall, $built], "round {$round}");
+                $this->checkDrawn($says, $test, $round);
                 $tried['built']++;
             } catch (Refusal $refusal) {
-                self::assertSame($says->shortfall, $refusal->getMessage(), "round {$round}");
-                $nearest = $says->below ?? $says->above;
+                self::assertSame($says->shortfall?->sentence, $refusal->getMessage(), "round {$round}");
+                $nearest = $says->shortfall->below ?? $says->shortfall?->above;
                 if ($nearest !== null) {
-                    app(TestBuilder::class)->build(
-                        $this->exam,
-                        $this->user,
-                        new Recipe(filters: $filters, count: $nearest, mode: Mode::Tutor, spread: $recipe->spread),
+                    $this->buildFrom(
+                        new Recipe(
+                            filters: $recipe->filters,
+                            count: $nearest,
+                            mode: Mode::Tutor,
+                            spread: $recipe->spread,
+                        ),
                         'again',
                     );
                 }
@@ -311,6 +308,107 @@ final class BankTest extends TestCase
             DB::rollBack();
         }
         self::assertGreaterThan(20, min($tried));
+    }
+
+    private function anyRecipe(Randomizer $chance): Recipe
+    {
+        $filters = new Filters(
+            topics: $chance->getInt(0, 1) === 0 ? null : ['ridge'],
+            pools: array_slice($chance->shuffleArray(Pool::cases()), 0, $chance->getInt(0, 3)),
+            difficulties: $chance->getInt(0, 3) === 0 ? [Difficulty::Easy] : [],
+        );
+        $spread = $chance->shuffleArray(Spread::cases())[0];
+        $byTopic = [];
+        foreach (['ridge', 'ridge.rock', 'ridge.path', 'water'] as $code) {
+            if ($spread === Spread::ByHand && ($chance->getInt(0, 1) === 0 || $code === 'ridge.path')) {
+                $byTopic[$code] = $chance->getInt(1, 3);
+            }
+        }
+
+        return new Recipe(
+            filters: $filters,
+            count: $byTopic === [] ? $chance->getInt(1, 9) : array_sum($byTopic),
+            mode: Mode::Tutor,
+            spread: $spread,
+            byTopic: $byTopic,
+        );
+    }
+
+    private function buildFrom(Recipe $recipe, string $seed): string
+    {
+        return app(TestBuilder::class)->build(
+            exam: $this->exam,
+            user: $this->user,
+            recipe: $recipe,
+            seed: $seed,
+        )->id;
+    }
+
+    /** What fits, worked out question by question. */
+    private function checkFits(CountView $says, Filters $filters, int $round): void
+    {
+        $syllabus = Syllabus::of($this->exam);
+        $topics = array_merge([], ...$syllabus->chosen($filters->topics));
+        $standings = DB::table('standings')->where('user_id', $this->user->id)->get()->keyBy('question_id');
+        $questions = DB::table('questions')->whereNull('retired_at')->orderBy('unit_place')->orderBy('id')->get();
+        $passes = fn (object $question): bool => in_array($question->topic_id, $topics, true)
+            && ($filters->difficulties === [] || $question->difficulty === 'easy')
+            && ($filters->pools === [] || array_filter(
+                $filters->pools,
+                fn (Pool $pool): bool => self::isIn($pool, $standings[$question->id] ?? null),
+            ) !== []);
+        $expected = $filed = [];
+        foreach ($questions->filter($passes) as $question) {
+            if ($question->unit_id !== null && isset($filed[$question->unit_id])) {
+                continue;
+            }
+            $filed[$question->unit_id ?? ''] = true;
+            $size = $question->unit_id === null ? 1 : $questions->where('unit_id', $question->unit_id)->count();
+            $code = $syllabus->get($question->topic_id)->code;
+            $expected[$code] = ($expected[$code] ?? 0) + $size;
+            $top = $syllabus->topOf($question->topic_id)->code;
+            $expected[$top] = ($expected[$top] ?? 0) + $size;
+        }
+        $fits = array_column($says->topics, 'fits', 'code');
+        ksort($expected);
+        ksort($fits);
+        self::assertSame($expected, $fits, "round {$round}");
+    }
+
+    private static function isIn(Pool $pool, ?object $standing): bool
+    {
+        return match ($pool) {
+            Pool::NewToMe => $standing?->outcome === null,
+            Pool::Flagged => (bool) $standing?->flagged,
+            Pool::Starred => (bool) $standing?->starred,
+            Pool::WithNotes => (bool) $standing?->noted,
+            Pool::FalseFooting => (bool) $standing?->false_footing,
+            Pool::InGapBook => (bool) $standing?->gap_open,
+            Pool::Due => $standing?->due_day !== null && $standing->due_day <= intdiv(time(), 86_400),
+            default => $standing !== null && $standing->outcome === $pool->outcome()?->value,
+        };
+    }
+
+    /** Where the count says how many a topic gives, it gives exactly so many. */
+    private function checkDrawn(CountView $says, string $test, int $round): void
+    {
+        $syllabus = Syllabus::of($this->exam);
+        $drawn = [];
+        $rows = DB::table('test_items')
+            ->join('questions', 'questions.id', '=', 'test_items.question_id')
+            ->where('test_id', $test)
+            ->whereNull('unit_id')
+            ->get(['topic_id']);
+        foreach ($rows as $row) {
+            $code = $syllabus->get($row->topic_id)->code;
+            $drawn[$code] = ($drawn[$code] ?? 0) + 1;
+        }
+        foreach ($says->topics as $topic) {
+            // A unit may hold questions of other topics, so only upper bounds hold for what stands alone.
+            if ($topic->drawn !== null && isset($drawn[$topic->code])) {
+                self::assertLessThanOrEqual($topic->drawn, $drawn[$topic->code], "round {$round}: {$topic->code}");
+            }
+        }
     }
 
     /** @param  list<string>  $codes */

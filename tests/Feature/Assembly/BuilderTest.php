@@ -80,7 +80,7 @@ final class BuilderTest extends TestCase
             ->assertJsonPath('available', 4)
             ->assertJsonPath('minutes', 8)
             ->assertJsonPath(
-                'shortfall',
+                'shortfall.sentence',
                 'There are 4 questions with these choices, and you asked for 5. Ask for up to 4, or add the other topics (8 more).',
             );
     }

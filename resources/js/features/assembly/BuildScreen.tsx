@@ -1,40 +1,50 @@
-import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import clsx from 'clsx';
+import type { ReactNode } from 'react';
+import { useNavigate } from 'react-router';
 import { api, ask, type View } from '../../api/client';
 import { builder, queries } from '../../api/queries';
 import { Button } from '../../ui/Button';
-import { ToggleChip } from '../../ui/Chip';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
-import { Choice, Field } from '../../ui/Field';
 import { Loading } from '../../ui/Loading';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
-import { count, MODES } from '../../ui/words';
+import { count, MODES as MODE_NAMES } from '../../ui/words';
 import { useExam } from '../today/useExam';
+import { Narrow } from './Narrow';
+import { MODES, POOLS, toggled, type Choices, type Mode, type Pool, type Spread } from './recipe';
+import { Sentence } from './Sentence';
+import { Shortfall } from './Shortfall';
 import { TopicTree } from './TopicTree';
+import { useBuild, type Building } from './useBuild';
 
-type Recipe = View<'Recipe'>;
-type Pool = Recipe['pools'][number];
-type Mode = Recipe['mode'];
-
-const MODE_LIST: Mode[] = ['tutor', 'timed', 'untimed'];
 const ABOUT_MODES: Record<Mode, string> = {
-  tutor: 'No clock. Check each answer and read why, straight away.',
-  timed: 'A clock and silence; answers and reasons after you hand in.',
-  untimed: 'Silence, but no clock; answers and reasons after you hand in.',
+  tutor: 'why, after each',
+  timed: 'a clock, and silence',
+  untimed: 'why, at the end',
 };
-
-const POOLS: { pool: Pool; label: string; of: (counts: View<'Counts'>) => number }[] = [
-  { pool: 'new', label: 'New to me', of: (counts) => counts.new },
-  { pool: 'missed', label: 'Missed', of: (counts) => counts.missed },
-  { pool: 'partly', label: 'Partly', of: (counts) => counts.partly },
-  { pool: 'left_blank', label: 'Left blank', of: (counts) => counts.leftBlank },
-  { pool: 'to_be_marked', label: 'To be marked', of: (counts) => counts.toBeMarked },
-  { pool: 'got_it', label: 'Got it', of: (counts) => counts.gotIt },
-  { pool: 'flagged', label: 'Flagged', of: (counts) => counts.flagged },
+const SPREADS: readonly [Spread, string][] = [
+  ['blueprint', 'as the exam weighs'],
+  ['available', 'as there are'],
+  ['even', 'evenly'],
+  ['by_hand', 'by hand'],
 ];
+const DIFFICULTIES = ['easy', 'moderate', 'hard'] as const;
+const KINDS = {
+  single: 'single answer',
+  several: 'several answers',
+  true_false_grid: 'true or false',
+  ordering: 'put in order',
+  matching: 'matching',
+  grouping: 'sort into groups',
+  dropdown_gaps: 'gaps to choose',
+  typed_gaps: 'gaps to type',
+  number: 'number',
+  picture: 'point on a picture',
+  written: 'written',
+} as const;
+const STEPS = [10, 20, 30, 50];
 
 export function Component() {
   useTitle('Build a test');
@@ -49,181 +59,299 @@ export function Component() {
   return <Build key={page.data.exam} page={page.data} />;
 }
 
-/** The recipe as it is being chosen, its count, and what is in the way. */
-function useRecipe(page: View<'Builder'>) {
-  const [search] = useSearchParams();
-  const asked = (search.get('pools') ?? '').split(',');
-  const [topics, setTopics] = useState<string[]>(() =>
-    page.topics.flatMap((topic) => topic.subtopics.filter((sub) => sub.counts.all > 0).map((sub) => sub.code)),
-  );
-  const [pools, setPools] = useState<Pool[]>(() =>
-    POOLS.map(({ pool }) => pool).filter((pool) => asked.includes(pool)),
-  );
-  const [number, setNumber] = useState('10');
-  const [mode, setMode] = useState<Mode>('tutor');
-  const [spread, setSpread] = useState<NonNullable<Recipe['spread']>>('blueprint');
-  const [minutes, setMinutes] = useState('');
-  const recipe: Recipe = {
-    topics,
-    pools,
-    count: Number(number),
-    mode,
-    spread,
-    minutes: mode === 'timed' && minutes !== '' ? Number(minutes) : null,
-  };
-  return {
-    recipe,
-    topics,
-    setTopics,
-    pools,
-    setPools,
-    number,
-    setNumber,
-    mode,
-    setMode,
-    spread,
-    setSpread,
-    minutes,
-    setMinutes,
-  };
-}
-
 function Build({ page }: { page: View<'Builder'> }) {
-  const navigate = useNavigate();
-  const chosen = useRecipe(page);
-  const { recipe } = chosen;
-  const path = { exam: page.exam };
-  const counted = useDeferredValue(JSON.stringify({ topics: recipe.topics, pools: recipe.pools, count: recipe.count }));
-  const sound = chosen.topics.length > 0 && Number.isInteger(recipe.count) && recipe.count >= 1 && recipe.count <= 500;
-  const there = useQuery({
-    queryKey: ['count', page.exam, counted],
-    queryFn: () => ask(api.POST('/api/exams/{exam}/count', { params: { path }, body: recipe })),
-    placeholderData: keepPreviousData,
-    enabled: sound,
-    staleTime: 0,
-  });
-  const building = useMutation({
-    mutationFn: () => ask(api.POST('/api/exams/{exam}/tests', { params: { path }, body: recipe })),
-    onSuccess: ({ sitting }) => {
-      void queries.invalidateQueries({ queryKey: ['today'] });
-      void navigate(`/briefing/${sitting}`);
-    },
-  });
-  const togglePool = (pool: Pool, on: boolean) =>
-    chosen.setPools(on ? [...chosen.pools, pool] : chosen.pools.filter((other) => other !== pool));
+  const build = useBuild(page);
+  const { choices, change, faults } = build;
   return (
-    <div className="grid gap-6">
-      <div>
+    <form
+      id="build"
+      className="grid gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (build.ready) build.building.mutate();
+      }}
+    >
+      <div className="flex flex-wrap items-baseline gap-x-4">
         <h1 className="text-2xl font-bold">Build a test</h1>
-        <p>{page.examName}</p>
+        <p className="text-base-content/75">{page.examName}</p>
       </div>
-      <div className="grid items-start gap-x-10 gap-y-8 lg:grid-cols-[3fr_2fr]">
-        <section aria-labelledby="topics" className="grid gap-3">
-          <h2 id="topics" className="text-lg font-bold">
+      <Sentence page={page} build={build} />
+      {faults.topics && <Notice tone="warn">{faults.topics}</Notice>}
+      {faults.byTopic && <Notice tone="warn">{faults.byTopic}</Notice>}
+      {build.unknownTopics && (
+        <Notice tone="warn">The address names a topic that this exam does not have. It is left out.</Notice>
+      )}
+      {build.count?.shortfall && <Shortfall shortfall={build.count.shortfall} build={build} />}
+      {build.count?.leftOut && <p>{build.count.leftOut}</p>}
+      {build.building.isError && <Failure error={build.building.error} />}
+      {build.failed && <Failure error={build.failed} />}
+      <div className="grid items-start gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,11fr)_minmax(0,9fr)]">
+        <section id="topics" aria-labelledby="topics-title" className="grid gap-2">
+          <h2 id="topics-title" className="sr-only">
             Topics
           </h2>
-          <TopicTree topics={page.topics} chosen={chosen.topics} onChange={chosen.setTopics} />
+          <input
+            type="search"
+            aria-label="Find in all questions"
+            aria-describedby="find-hint"
+            placeholder="Find in all questions: words, “phrases”, start*, -not"
+            value={choices.words}
+            aria-invalid={faults.words ? true : undefined}
+            onChange={(event) => change({ words: event.target.value })}
+            className="input w-full border-base-content/50 text-base"
+          />
+          <p id="find-hint" className={faults.words ? 'text-error' : 'sr-only'}>
+            {faults.words ?? 'Searches what can be seen of each question, its exhibits, topic and tags.'}
+          </p>
+          <TopicTree
+            topics={page.topics}
+            chosen={choices.topics}
+            onChange={(topics) => change({ topics })}
+            fits={build.count?.topics}
+            byHand={choices.spread === 'by_hand' ? choices.byTopic : null}
+            onByHand={(code, text) => change({ byTopic: { ...choices.byTopic, [code]: text } })}
+          />
+          <p className="text-sm text-base-content/75">Cases and sets are taken whole, and counted where they begin.</p>
         </section>
-
-        <form
-          className="grid gap-6 lg:sticky lg:top-4"
-          onSubmit={(event) => {
-            event.preventDefault();
-            building.mutate();
-          }}
-        >
-          <fieldset className="grid gap-2">
-            <legend className="mb-2 text-lg font-bold">Which questions</legend>
-            <div className="flex flex-wrap gap-2">
-              {POOLS.map(({ pool, label, of }) => (
-                <ToggleChip
-                  key={pool}
-                  on={chosen.pools.includes(pool)}
-                  disabled={of(page.counts) === 0 && !chosen.pools.includes(pool)}
-                  onChange={(on) => togglePool(pool, on)}
-                >
-                  {label} <span className="opacity-85">{of(page.counts)}</span>
-                </ToggleChip>
-              ))}
-            </div>
-            <p className="text-base-content/75">
-              {chosen.pools.length === 0 ? 'None chosen: all questions of the topics.' : 'Any of those chosen.'}
-            </p>
-          </fieldset>
-
-          <fieldset>
-            <legend className="mb-2 text-lg font-bold">How to sit it</legend>
-            <div className="grid grid-cols-3 gap-2">
-              {MODE_LIST.map((mode) => (
-                <ModeChoice key={mode} mode={mode} now={chosen.mode} onPick={chosen.setMode} />
-              ))}
-            </div>
-            <p className="mt-2 min-h-12">{ABOUT_MODES[chosen.mode]}</p>
-          </fieldset>
-
-          <div className="grid grid-cols-2 items-start gap-4">
-            <Field
-              label="How many questions"
-              type="number"
-              inputMode="numeric"
-              min={1}
-              max={500}
-              required
-              value={chosen.number}
-              onChange={(event) => chosen.setNumber(event.target.value)}
-            />
-            {chosen.mode === 'timed' && (
-              <Field
-                label="Minutes"
-                type="number"
-                inputMode="numeric"
-                min={1}
-                max={600}
-                placeholder={there.data ? String(there.data.minutes) : ''}
-                hint={
-                  page.extraTime === '1'
-                    ? 'Empty: as long as the exam gives.'
-                    : `Empty: as the exam gives. Your extra time (× ${page.extraTime}) is added.`
-                }
-                value={chosen.minutes}
-                onChange={(event) => chosen.setMinutes(event.target.value)}
-              />
-            )}
-          </div>
-          <Choice
-            label="Spread over topics"
-            value={chosen.spread}
-            onChange={(event) => chosen.setSpread(event.target.value as typeof chosen.spread)}
-          >
-            <option value="blueprint">As the exam weighs them</option>
-            <option value="available">As many as each topic has</option>
-            <option value="even">Evenly</option>
-          </Choice>
-
-          {building.isError && <Failure error={building.error} />}
-          {chosen.topics.length === 0 ? (
-            <Notice tone="warn">Choose at least one topic.</Notice>
-          ) : (
-            there.data?.shortfall && <Notice tone="warn">{there.data.shortfall}</Notice>
-          )}
-          {there.data?.leftOut && <p>{there.data.leftOut}</p>}
-          <div className="sticky bottom-0 -mx-4 flex items-center gap-4 border-t border-base-300 bg-base-100 px-4 py-3 lg:static lg:mx-0 lg:border-0 lg:px-0">
-            <Button
-              weight="main"
-              type="submit"
-              busy={building.isPending}
-              disabled={!sound || Boolean(there.data?.shortfall)}
-            >
-              Build it
-            </Button>
-            <p aria-live="polite">
-              {sound && there.data ? `${count(there.data.available, 'question')} to draw from` : ''}
-            </p>
-          </div>
-        </form>
+        <div className="grid gap-5">
+          <Which build={build} />
+          <Narrowed build={build} />
+          <HowMany build={build} />
+          <HowToSit page={page} build={build} />
+        </div>
       </div>
       {page.papers.length > 0 && <Papers exam={page.exam} papers={page.papers} extraTime={page.extraTime} />}
-    </div>
+    </form>
+  );
+}
+
+function Group({ id, title, children }: { id: string; title: string; children: ReactNode }) {
+  return (
+    <fieldset id={id} className="min-w-0 scroll-mt-24">
+      <legend className="mb-1.5 font-bold">{title}</legend>
+      {children}
+    </fieldset>
+  );
+}
+
+/** A choice that is on or off, small enough that all of a kind are in sight. */
+function Pick(props: { on: boolean; off?: boolean; onUse: () => void; children: ReactNode }) {
+  return (
+    <button
+      type="button"
+      aria-pressed={props.on}
+      disabled={props.off}
+      onClick={props.onUse}
+      className={clsx(
+        'inline-flex min-h-11 cursor-pointer items-center gap-1.5 rounded-field border px-3 pointer-fine:min-h-9',
+        'disabled:cursor-default disabled:opacity-60',
+        props.on
+          ? 'border-primary bg-base-200 font-bold ring-1 ring-primary'
+          : 'border-base-content/50 hover:bg-base-200',
+      )}
+    >
+      {props.on && <span aria-hidden="true">✓</span>}
+      {props.children}
+    </button>
+  );
+}
+
+function Which({ build }: { build: Building }) {
+  const { choices, change, facets } = build;
+  const n = (pool: Pool) => facets?.pools[pool] ?? 0;
+  const shown = POOLS.filter(({ pool }) => !facets || n(pool) > 0 || choices.pools.includes(pool));
+  const empty = POOLS.filter((one) => !shown.includes(one)).map(({ label }) => label);
+  return (
+    <Group id="which" title="Which">
+      <div className="flex flex-wrap gap-1.5">
+        {shown.map(({ pool, label }) => {
+          const on = choices.pools.includes(pool);
+          return (
+            <Pick key={pool} on={on} onUse={() => change({ pools: toggled(choices.pools, pool, !on) })}>
+              {label} <span className="tabular-nums">{facets ? n(pool) : '…'}</span>
+            </Pick>
+          );
+        })}
+      </div>
+      <p className="mt-1 text-sm text-base-content/75">
+        {choices.pools.length === 0 ? 'None chosen: all questions of the topics.' : 'Any of those chosen.'}
+        {empty.length > 0 && ` Empty: ${empty.join(', ')}.`}
+      </p>
+    </Group>
+  );
+}
+
+function Narrowed({ build }: { build: Building }) {
+  const { choices, change, facets } = build;
+  if (!facets) return null;
+  const tag = (family: string, values: string[]) => {
+    const others = Object.entries(choices.tags).filter(([other]) => other !== family);
+    change({ tags: Object.fromEntries(values.length ? [...others, [family, values]] : others) });
+  };
+  const counted = (
+    values: Readonly<Record<string, number>>,
+    chosen: readonly string[],
+    names?: Record<string, string>,
+  ) =>
+    // In the order of the names, where there are any.
+    [...new Set([...Object.keys(names ?? {}), ...Object.keys(values), ...chosen])]
+      .filter((value) => values[value] || chosen.includes(value))
+      .map((value) => ({
+        value,
+        label: names?.[value] ?? value,
+        n: values[value] ?? 0,
+      }));
+  const families = [...new Set([...Object.keys(facets.tags), ...Object.keys(choices.tags)])]
+    .filter((family) => !family.startsWith('_'))
+    .sort();
+  return (
+    <Group id="narrow" title="Narrowed by">
+      <div className="flex flex-wrap gap-1.5">
+        <Narrow
+          label="difficulty"
+          values={DIFFICULTIES.map((value) => ({ value, label: value, n: facets.difficulties[value] ?? 0 }))}
+          chosen={choices.difficulties}
+          onChange={(values) => change({ difficulties: values as Choices['difficulties'] })}
+        />
+        <Narrow
+          label="as others find it"
+          values={DIFFICULTIES.filter((value) => facets.found[value] || choices.tags._found?.includes(value)).map(
+            (value) => ({ value, label: value, n: facets.found[value] ?? 0 }),
+          )}
+          chosen={choices.tags._found ?? []}
+          onChange={(values) => tag('_found', values)}
+        />
+        <Narrow
+          label="kind"
+          values={counted(facets.kinds, choices.kinds, KINDS)}
+          chosen={choices.kinds}
+          onChange={(values) => change({ kinds: values as Choices['kinds'] })}
+        />
+        <Narrow
+          label="picture, sound …"
+          values={counted(facets.holds, choices.tags._holds ?? [])}
+          chosen={choices.tags._holds ?? []}
+          onChange={(values) => tag('_holds', values)}
+        />
+        {families.map((family) => (
+          <Narrow
+            key={family}
+            label={family}
+            values={counted(facets.tags[family] ?? {}, choices.tags[family] ?? [])}
+            chosen={choices.tags[family] ?? []}
+            onChange={(values) => tag(family, values)}
+          />
+        ))}
+      </div>
+    </Group>
+  );
+}
+
+function HowMany({ build }: { build: Building }) {
+  const { choices, change, count: there, faults } = build;
+  const byHand = choices.spread === 'by_hand';
+  const most = there ? Math.min(500, there.available) : 0;
+  return (
+    <Group id="how-many" title="How many">
+      <div className="flex flex-wrap items-center gap-1.5">
+        {!byHand && (
+          <>
+            {STEPS.map((n) => (
+              <Pick key={n} on={choices.count === String(n)} onUse={() => change({ count: String(n) })}>
+                {n}
+              </Pick>
+            ))}
+            {most > 0 && !STEPS.includes(most) && (
+              <Pick on={choices.count === String(most)} onUse={() => change({ count: String(most) })}>
+                {there && there.available > 500 ? '500' : `all ${most}`}
+              </Pick>
+            )}
+            <input
+              inputMode="numeric"
+              aria-label="How many questions"
+              value={choices.count}
+              aria-invalid={faults.count ? true : undefined}
+              aria-describedby={faults.count ? 'count-fault' : undefined}
+              onChange={(event) => change({ count: event.target.value })}
+              className="input min-h-11 w-20 border-base-content/50 text-base aria-invalid:border-error pointer-fine:h-9 pointer-fine:min-h-9"
+            />
+          </>
+        )}
+        {byHand && <p>{count(build.total, 'question')}, as typed beside the topics.</p>}
+      </div>
+      {faults.count && (
+        <p id="count-fault" className="mt-1 text-error">
+          {faults.count}
+        </p>
+      )}
+      <label className="mt-2 flex flex-wrap items-center gap-2">
+        Spread
+        <select
+          value={choices.spread}
+          onChange={(event) => change({ spread: event.target.value as Spread })}
+          className="select w-auto border-base-content/50 text-base pointer-fine:h-9"
+        >
+          {SPREADS.map(([value, label]) => (
+            <option key={value} value={value}>
+              {label}
+            </option>
+          ))}
+        </select>
+        <span aria-live="polite" className="text-base-content/75">
+          {there && `${count(there.available, 'question')} to draw from`}
+        </span>
+      </label>
+    </Group>
+  );
+}
+
+function HowToSit({ page, build }: { page: View<'Builder'>; build: Building }) {
+  const { choices, change, faults, count: there } = build;
+  return (
+    <Group id="mode" title="How to sit it">
+      <div className="grid grid-cols-3 gap-2">
+        {MODES.map((mode) => (
+          <label
+            key={mode}
+            className="grid min-h-14 cursor-pointer content-center rounded-field border border-base-content/50 px-3 py-1.5 has-checked:border-primary has-checked:bg-base-200 has-checked:ring-1 has-checked:ring-primary has-focus-visible:outline-2"
+          >
+            <input
+              type="radio"
+              name="mode"
+              aria-label={MODE_NAMES[mode]}
+              className="sr-only"
+              checked={choices.mode === mode}
+              onChange={() => change({ mode })}
+            />
+            <span className="font-bold">
+              {choices.mode === mode && <span aria-hidden="true">✓ </span>}
+              {MODE_NAMES[mode]}
+            </span>
+            <span className="text-sm text-base-content/75">{ABOUT_MODES[mode]}</span>
+          </label>
+        ))}
+      </div>
+      {choices.mode === 'timed' && (
+        <label className="mt-2 flex flex-wrap items-center gap-2">
+          Minutes
+          <input
+            inputMode="numeric"
+            value={choices.minutes}
+            placeholder={there ? String(there.minutes) : ''}
+            aria-invalid={faults.minutes ? true : undefined}
+            aria-describedby="minutes-note"
+            onChange={(event) => change({ minutes: event.target.value })}
+            className="input w-20 border-base-content/50 text-base aria-invalid:border-error pointer-fine:h-9"
+          />
+          <span id="minutes-note" className={faults.minutes ? 'text-error' : 'text-base-content/75'}>
+            {faults.minutes ??
+              (page.extraTime === '1'
+                ? 'Empty: at the exam’s pace.'
+                : `Empty: at the exam’s pace. Your extra time (× ${page.extraTime}) is added.`)}
+          </span>
+        </label>
+      )}
+    </Group>
   );
 }
 
@@ -272,20 +400,5 @@ function Papers({ exam, papers, extraTime }: { exam: string; papers: View<'Paper
         ))}
       </ul>
     </section>
-  );
-}
-
-function ModeChoice({ mode, now, onPick }: { mode: Mode; now: Mode; onPick: (mode: Mode) => void }) {
-  return (
-    <label className="flex min-h-11 cursor-pointer items-center gap-2 rounded-field border border-base-content/50 px-2 has-checked:border-primary has-checked:bg-base-200 has-checked:font-bold has-checked:ring-1 has-checked:ring-primary">
-      <input
-        type="radio"
-        name="mode"
-        className="radio radio-sm radio-primary"
-        checked={mode === now}
-        onChange={() => onPick(mode)}
-      />
-      {MODES[mode]}
-    </label>
   );
 }

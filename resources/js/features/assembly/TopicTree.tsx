@@ -1,146 +1,263 @@
-import { useEffect, useRef, useState } from 'react';
+import clsx from 'clsx';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { View } from '../../api/client';
-import { Button } from '../../ui/Button';
 
 type Topic = View<'TopicCounts'>;
 
-/** Topics and subtopics to choose from, each with how many questions it has and how many are new. */
-export function TopicTree({
-  topics,
-  chosen,
-  onChange,
-}: {
-  topics: Topic[];
-  chosen: string[];
-  onChange: (codes: string[]) => void;
+interface Line {
+  topic: Topic;
+  parent: Topic | null;
+  open: boolean;
+  checked: boolean | 'mixed';
+}
+
+/**
+ * Topics and subtopics to choose from, a line each: how many fit what is chosen, how many are new, how many there are,
+ * how many the test will draw. One stop for the tab key; arrows go about in it, the space bar chooses.
+ */
+export function TopicTree(props: {
+  topics: readonly Topic[];
+  /** Codes of chosen subtopics; null: all. */
+  chosen: readonly string[] | null;
+  onChange: (codes: string[] | null) => void;
+  fits: readonly View<'Fit'>[] | undefined;
+  byHand: Readonly<Record<string, string>> | null;
+  onByHand: (code: string, text: string) => void;
 }) {
-  const has = new Set(chosen);
-  const usable = (topic: Topic) => topic.subtopics.filter((sub) => sub.counts.all > 0).map((sub) => sub.code);
-  const set = (codes: string[], on: boolean) =>
-    onChange(on ? [...new Set([...chosen, ...codes])] : chosen.filter((code) => !codes.includes(code)));
+  const { topics, chosen } = props;
+  const [opened, setOpened] = useState<ReadonlySet<string>>(new Set());
+  const [sought, setSought] = useState('');
+  const [at, setAt] = useState(topics[0]?.code ?? '');
+  const tree = useRef<HTMLDivElement>(null);
+  const moved = useRef(false);
+  const lines = linesOf(topics, chosen, opened, sought.trim().toLowerCase());
+  const fits = new Map(props.fits?.map((fit) => [fit.code, fit]));
+  const here = lines.some(({ topic }) => topic.code === at) ? at : (lines[0]?.topic.code ?? '');
+  useEffect(() => {
+    if (!moved.current) return;
+    moved.current = false;
+    tree.current?.querySelector<HTMLElement>('[tabindex="0"]')?.focus();
+  }, [here]);
+
+  const all = topics.flatMap(usable);
+  const set = (codes: readonly string[], on: boolean) => {
+    const now = new Set(chosen ?? all);
+    for (const code of codes)
+      if (on) now.add(code);
+      else now.delete(code);
+    props.onChange(now.size === all.length ? null : all.filter((code) => now.has(code)));
+  };
+  const toggle = (line: Line) => set(line.parent ? [line.topic.code] : usable(line.topic), line.checked !== true);
+  const open = (topic: Topic, on: boolean) => {
+    const next = new Set(opened);
+    if (on) next.add(topic.code);
+    else next.delete(topic.code);
+    setOpened(next);
+  };
+  const go = (code: string | undefined) => {
+    if (code === undefined) return;
+    moved.current = true;
+    setAt(code);
+  };
+  const press = (event: KeyboardEvent, line: Line, i: number) => {
+    const keys: Record<string, () => void> = {
+      ArrowDown: () => go(lines[i + 1]?.topic.code),
+      ArrowUp: () => go(lines[i - 1]?.topic.code),
+      Home: () => go(lines[0]?.topic.code),
+      End: () => go(lines.at(-1)?.topic.code),
+      ArrowRight: () => (line.parent ? undefined : line.open ? go(lines[i + 1]?.topic.code) : open(line.topic, true)),
+      ArrowLeft: () => (line.parent ? go(line.parent.code) : open(line.topic, false)),
+      ' ': () => toggle(line),
+      Enter: () => toggle(line),
+    };
+    const does = keys[event.key];
+    if (!does || event.ctrlKey || event.metaKey || event.altKey) return;
+    event.preventDefault();
+    does();
+  };
   return (
-    <div>
-      <div className="mb-2 flex flex-wrap gap-2">
-        <Button small onClick={() => onChange(topics.flatMap(usable))}>
-          Choose all
-        </Button>
-        <Button small onClick={() => onChange([])}>
-          Clear
-        </Button>
+    <div className="grid gap-1">
+      <div className="flex flex-wrap items-center gap-x-4 text-sm">
+        <Plain onUse={() => props.onChange(null)}>Choose all</Plain>
+        <Plain onUse={() => props.onChange([])}>Clear</Plain>
+        <Plain onUse={() => setOpened(opened.size ? new Set() : new Set(topics.map(({ code }) => code)))}>
+          {opened.size ? 'Close all' : 'Open all'}
+        </Plain>
+        <input
+          type="search"
+          aria-label="Find a topic"
+          placeholder="Find a topic"
+          value={sought}
+          onChange={(event) => setSought(event.target.value)}
+          className="input ml-auto h-9 w-44 border-base-content/50 text-sm"
+        />
       </div>
-      <div
-        className="flex justify-between border-b border-base-300 py-1 text-sm text-base-content/75"
-        aria-hidden="true"
-      >
-        <span>Topic, and its share of the exam</span>
-        <span className="flex">
-          <span className="w-14 text-right">New</span>
-          <span className="w-14 text-right">All</span>
-        </span>
+      <div aria-hidden="true" className="flex gap-2 border-b border-base-300 pb-1 text-sm text-base-content/75">
+        <span className="min-w-0 flex-1">Topic, its share of the exam</span>
+        <Figures fits="fits" fresh="new" all="all" drawn="drawn" />
+        {props.byHand && <span className="w-16 text-right">by hand</span>}
       </div>
-      <ul>
-        {topics.map((topic) => (
-          <Branch key={topic.code} topic={topic} codes={usable(topic)} has={has} set={set} />
-        ))}
-      </ul>
+      <div className="flex">
+        <div role="tree" aria-label="Topics" aria-multiselectable="true" ref={tree} className="min-w-0 flex-1">
+          {lines.map((line, i) => {
+            const { topic, parent, checked } = line;
+            const fit = fits.get(topic.code);
+            return (
+              <div
+                key={topic.code}
+                role="treeitem"
+                aria-level={parent ? 2 : 1}
+                aria-expanded={parent || topic.subtopics.length === 0 ? undefined : line.open}
+                aria-checked={checked}
+                aria-selected={checked === true}
+                aria-disabled={topic.all === 0 || undefined}
+                aria-label={said(topic, fit)}
+                tabIndex={topic.code === here ? 0 : -1}
+                onFocus={() => setAt(topic.code)}
+                onKeyDown={(event) => press(event, line, i)}
+                onClick={() => topic.all > 0 && toggle(line)}
+                className={clsx(
+                  'flex h-11 cursor-pointer items-center gap-2 border-b border-base-300 pointer-fine:h-9',
+                  'hover:bg-base-200 focus-visible:outline-2 focus-visible:-outline-offset-2 focus-visible:outline-primary',
+                  checked === false && 'text-base-content/75',
+                )}
+              >
+                {parent ? (
+                  <span className="w-14 shrink-0" />
+                ) : (
+                  // A mouse opens here; the keyboard has its arrows.
+                  <button
+                    type="button"
+                    tabIndex={-1}
+                    aria-hidden="true"
+                    onClick={(event) => {
+                      event.stopPropagation();
+                      open(topic, !line.open);
+                    }}
+                    className="flex size-9 shrink-0 cursor-pointer items-center justify-center"
+                  >
+                    <span className={clsx('inline-block transition-none', line.open && 'rotate-90')}>▸</span>
+                  </button>
+                )}
+                <Box state={checked} />
+                <span className={clsx('min-w-0 flex-1 truncate', !parent && 'font-bold')}>
+                  {topic.name}
+                  {topic.weight && (
+                    <span className="font-normal text-base-content/75 max-sm:hidden"> {Number(topic.weight)} %</span>
+                  )}
+                </span>
+                <Figures
+                  fits={fit?.fits ?? '–'}
+                  fresh={topic.new}
+                  all={topic.all}
+                  drawn={fit === undefined ? '–' : (fit.drawn ?? '·')}
+                />
+              </div>
+            );
+          })}
+          {lines.length === 0 && <p className="py-3">No topic has “{sought}” in its name.</p>}
+        </div>
+        {props.byHand && (
+          <div className="w-18 shrink-0">
+            {lines.map(({ topic }) => (
+              <div
+                key={topic.code}
+                className="flex h-11 items-center justify-end border-b border-base-300 pointer-fine:h-9"
+              >
+                <input
+                  inputMode="numeric"
+                  aria-label={`How many of ${topic.name}`}
+                  value={props.byHand?.[topic.code] ?? ''}
+                  onChange={(event) => props.onByHand(topic.code, event.target.value.replace(/[^\d.-]/g, ''))}
+                  className="input h-8 w-14 border-base-content/50 px-2 text-right tabular-nums"
+                />
+              </div>
+            ))}
+          </div>
+        )}
+      </div>
     </div>
   );
 }
 
-function Branch({
-  topic,
-  codes,
-  has,
-  set,
-}: {
-  topic: Topic;
-  codes: string[];
-  has: Set<string>;
-  set: (codes: string[], on: boolean) => void;
-}) {
-  const on = codes.filter((code) => has.has(code)).length;
-  const [open, setOpen] = useState(false);
+function linesOf(
+  topics: readonly Topic[],
+  chosen: readonly string[] | null,
+  opened: ReadonlySet<string>,
+  sought: string,
+): Line[] {
+  const has = chosen === null ? null : new Set(chosen);
+  const on = (code: string) => has === null || has.has(code);
+  const matches = (topic: Topic) => topic.name.toLowerCase().includes(sought);
+  return topics.flatMap((topic) => {
+    const subs = usable(topic);
+    const n = subs.filter(on).length;
+    const found = sought === '' ? topic.subtopics : topic.subtopics.filter((sub) => matches(sub) || matches(topic));
+    if (sought !== '' && found.length === 0 && !matches(topic)) return [];
+    const open = opened.has(topic.code) || (sought !== '' && !matches(topic));
+    const top: Line = {
+      topic,
+      parent: null,
+      open,
+      checked: n === 0 ? false : n === subs.length ? true : 'mixed',
+    };
+    const parts = open
+      ? found.map((sub): Line => ({
+          topic: sub,
+          parent: topic,
+          open: false,
+          checked: sub.all > 0 && on(sub.code),
+        }))
+      : [];
+    return [top, ...parts];
+  });
+}
+
+/** Codes of its subtopics that have any question. */
+function usable(topic: Topic): string[] {
+  return topic.subtopics.filter(({ all }) => all > 0).map(({ code }) => code);
+}
+
+function said({ name, weight, all, new: fresh }: Topic, fit: View<'Fit'> | undefined): string {
+  const parts = [name];
+  if (weight) parts.push(`${Number(weight)} % of the exam`);
+  if (all === 0) return [...parts, 'no questions yet'].join(', ');
+  parts.push(`${fit?.fits ?? 0} fit`, `${fresh} new to me`, `${all} in all`);
+  if (fit?.drawn) parts.push(`${fit.drawn} drawn`);
+  return parts.join(', ');
+}
+
+function Figures(props: Record<'fits' | 'fresh' | 'all' | 'drawn', number | string>) {
+  const style = 'w-11 shrink-0 text-right tabular-nums sm:w-14';
   return (
-    <li className="border-b border-base-300 py-1">
-      <Row
-        label={topic.name}
-        note={topic.weight ? `${topic.weight} %` : ''}
-        counts={topic.counts}
-        on={on > 0 && on === codes.length}
-        some={on > 0 && on < codes.length}
-        onChange={(to) => set(codes, to)}
-        strong
-      />
-      {topic.counts.all === 0 ? (
-        <p className="pl-9 text-base-content/75">No questions yet.</p>
-      ) : (
-        <>
-          <button
-            type="button"
-            aria-expanded={open}
-            onClick={() => setOpen(!open)}
-            className="ml-9 min-h-8 cursor-pointer text-primary underline underline-offset-4"
-          >
-            {open ? 'Hide its parts' : `${topic.subtopics.length} parts`}
-            <span className="sr-only"> of {topic.name}</span>
-          </button>
-          {open && (
-            <ul className="pl-9">
-              {topic.subtopics.map((sub) => (
-                <li key={sub.code}>
-                  <Row
-                    label={sub.name}
-                    counts={sub.counts}
-                    on={has.has(sub.code)}
-                    onChange={(to) => set([sub.code], to)}
-                  />
-                </li>
-              ))}
-            </ul>
-          )}
-        </>
-      )}
-    </li>
+    <>
+      <span className={style}>{props.fits}</span>
+      <span className={clsx(style, 'max-sm:hidden')}>{props.fresh}</span>
+      <span className={clsx(style, 'text-base-content/75 max-sm:hidden')}>{props.all}</span>
+      <span className={clsx(style, 'font-bold')}>{props.drawn}</span>
+    </>
   );
 }
 
-function Row(props: {
-  label: string;
-  note?: string;
-  counts: View<'Counts'>;
-  on: boolean;
-  some?: boolean;
-  strong?: boolean;
-  onChange: (on: boolean) => void;
-}) {
-  const box = useRef<HTMLInputElement>(null);
-  useEffect(() => {
-    if (box.current) box.current.indeterminate = props.some ?? false;
-  }, [props.some]);
+/** A box that is empty, ticked or half. */
+function Box({ state }: { state: boolean | 'mixed' }) {
   return (
-    <label className="flex min-h-10 cursor-pointer items-center gap-3">
-      <input
-        ref={box}
-        type="checkbox"
-        className="checkbox checkbox-primary"
-        checked={props.on}
-        disabled={props.counts.all === 0}
-        onChange={(event) => props.onChange(event.target.checked)}
-      />
-      <span className="flex-1">
-        <span className={props.strong ? 'font-bold' : ''}>{props.label}</span>{' '}
-        {props.note && <span className="text-base-content/75">{props.note}</span>}
-      </span>
-      <span className="flex">
-        <span className="w-14 text-right">
-          {props.counts.new}
-          <span className="sr-only"> new to me, </span>
-        </span>
-        <span className="w-14 text-right text-base-content/75">
-          {props.counts.all}
-          <span className="sr-only"> in all</span>
-        </span>
-      </span>
-    </label>
+    <span
+      aria-hidden="true"
+      className={clsx(
+        'flex size-5 shrink-0 items-center justify-center rounded-selector border text-sm font-bold',
+        state === false ? 'border-base-content/60' : 'border-primary bg-primary text-primary-content',
+      )}
+    >
+      {state === true ? '✓' : state === 'mixed' ? '–' : ''}
+    </span>
+  );
+}
+
+function Plain({ onUse, children }: { onUse: () => void; children: string }) {
+  return (
+    <button type="button" onClick={onUse} className="min-h-9 cursor-pointer text-primary underline underline-offset-4">
+      {children}
+    </button>
   );
 }

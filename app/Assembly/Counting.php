@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assembly;
+
+use App\Account\User;
+use App\Question\Exam;
+use App\Question\Syllabus;
+use Uplandia\Core\Assembly\Recipe;
+
+/** Says what some choices come to before anything is built, topic by topic. */
+final readonly class Counting
+{
+    public function __construct(private Planner $planner, private Bank $bank, private ShortfallWords $words)
+    {
+    }
+
+    public function count(Exam $exam, User $user, Recipe $recipe): CountView
+    {
+        $syllabus = Syllabus::of($exam);
+        $plan = $this->planner->plan(exam: $exam, user: $user, recipe: $recipe, syllabus: $syllabus);
+
+        return new CountView(
+            available: $plan->available,
+            topics: self::topics($plan, $syllabus),
+            shortfall: $plan->counts === null
+                ? $this->words->of(exam: $exam, user: $user, recipe: $recipe, plan: $plan)
+                : null,
+            leftOut: $plan->heldBack === [] ? null : $this->leftOut(
+                exam: $exam,
+                user: $user,
+                recipe: $recipe,
+                syllabus: $syllabus,
+                plan: $plan,
+            ),
+            minutes: TestBuilder::minutesFor($exam, $recipe->count),
+        );
+    }
+
+    /** @return list<FitView> */
+    private static function topics(Plan $plan, Syllabus $syllabus): array
+    {
+        $given = $plan->counts === null ? [] : array_combine($plan->codes, $plan->counts);
+        $fits = [];
+        foreach ($syllabus->tops() as $top) {
+            $parts = [];
+            $own = $plan->byTopic[$top->id]->total ?? 0;
+            foreach ($syllabus->under($top) as $sub) {
+                $n = $plan->byTopic[$sub->id]->total ?? 0;
+                $own += $n;
+                if ($n > 0) {
+                    $parts[] = [$sub->code, $n];
+                }
+            }
+            if ($own === 0) {
+                continue;
+            }
+            $drawn = $plan->counts === null ? null : $given[$top->code] ?? 0;
+            // By hand, what is typed beside its parts is the topic's too.
+            $byHand = array_sum(array_intersect_key($given, array_flip(array_column($parts, 0))));
+            $fits[] = new FitView($top->code, $own, $drawn === null ? null : $drawn + $byHand);
+            foreach ($parts as [$code, $n]) {
+                $fits[] = new FitView($code, $n, match (true) {
+                    $drawn === null => null,
+                    isset($given[$code]) => $given[$code],
+                    $drawn === 0 => 0,
+                    count($parts) === 1 || $drawn + $byHand === $own => min($n, $drawn),
+                    default => null,
+                });
+            }
+        }
+
+        return $fits;
+    }
+
+    private function leftOut(Exam $exam, User $user, Recipe $recipe, Syllabus $syllabus, Plan $plan): ?string
+    {
+        $all = $this->bank->supplies(exam: $exam, user: $user, filters: $recipe->filters, syllabus: $syllabus);
+        $left = array_sum(array_column($all, 'total')) - array_sum(array_column($plan->byTopic, 'total'));
+
+        return match ($left) {
+            0 => null,
+            1 => '1 question is left out: it is in a test of yours whose clock still runs.',
+            default => "{$left} questions are left out: they are in a test of yours whose clock still runs.",
+        };
+    }
+}

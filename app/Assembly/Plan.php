@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assembly;
+
+use Uplandia\Core\Assembly\Supply;
+
+/** What a recipe comes to for one candidate, before anything is drawn: parts of the test, and what each gives. */
+final readonly class Plan
+{
+    /**
+     * @param  list<string>  $codes  of the topics that stand for the parts
+     * @param  list<list<int>>  $topics  ids of the topics of each part
+     * @param  list<Supply>  $supplies  what each part has to give
+     * @param  list<int>|null  $counts  what it gives; null: the test cannot be made
+     * @param  array<int, Supply>  $byTopic  topic id => what it has to give, whether it is part of the test or not
+     * @param  int  $available  questions in all
+     * @param  int|null  $below  the largest count under what is wanted that can be made
+     * @param  int|null  $above  the smallest count over it
+     * @param  array<string, int>  $short  code of a topic => how many are missing there
+     * @param  list<int>  $heldBack  questions that are left out
+     */
+    public function __construct(
+        public array $codes,
+        public array $topics,
+        public array $supplies,
+        public ?array $counts,
+        public array $byTopic,
+        public int $available,
+        public ?int $below,
+        public ?int $above,
+        public array $short,
+        public array $heldBack,
+    ) {
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\Media\Shelf;
+
+/**
+ * What a question holds beside words, of what a candidate may see of it.
+ *
+ * @phpstan-import-type Entry from QuestionEntry
+ */
+final class Holdings
+{
+    /**
+     * @param  Entry  $entry
+     * @param  array<mixed>  $unit  what its unit shows
+     * @return list<string> of picture, sound, film, table and exhibits
+     */
+    public static function of(array $entry, array $unit): array
+    {
+        $files = implode(' ', array_column(Shelf::mentions([$entry['shown'], $unit]), 'file'));
+        $texts = '';
+        array_walk_recursive($entry['shown'], function (mixed $text) use (&$texts): void {
+            $texts .= is_string($text) ? "{$text}\n" : '';
+        });
+        $holds = [
+            'picture' => $entry['kind'] === 'picture' || preg_match('/\.(svg|png|jpe?g|webp)\b/', $files) === 1,
+            'sound' => str_contains($files, '.mp3'),
+            'film' => preg_match('/\.(mp4|webm)\b/', $files) === 1,
+            'table' => preg_match('/^\s*\|?\s*:?-{2,}.*\|/m', $texts) === 1,
+            'exhibits' => ($unit['exhibits'] ?? []) !== [],
+        ];
+
+        return array_keys(array_filter($holds));
+    }
+}

@@ -1,0 +1,117 @@
+import type { ReactNode } from 'react';
+import type { View } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { count } from '../../ui/words';
+import { POOLS, type Choices } from './recipe';
+import type { Building } from './useBuild';
+
+const MODE_WORDS = { tutor: 'tutor', timed: 'timed', untimed: 'untimed' } as const;
+
+/** What the test will be, in one sentence that stays in sight; each part of it leads to its choice. */
+export function Sentence({ page, build }: { page: View<'Builder'>; build: Building }) {
+  const { choices, total } = build;
+  const minutes = minutesOf(page, build);
+  return (
+    <div className="sticky top-0 z-10 -mx-4 border-y border-base-300 bg-base-200 px-4 py-3 max-sm:top-auto max-sm:bottom-0 max-sm:order-last sm:-mx-6 sm:px-6">
+      <div className="flex items-center gap-x-4">
+        <p className="min-w-0 flex-1 text-lg leading-snug max-sm:text-base" aria-live="polite">
+          <Part to="how-many">{Number.isFinite(total) && total > 0 ? count(total, 'question') : 'No questions'}</Part>{' '}
+          on <Part to="topics">{topicWords(page, choices)}</Part>
+          {', '}
+          <Part to="which">{poolWords(choices)}</Part>
+          {narrowed(choices) && (
+            <>
+              {', '}
+              <Part to="narrow">{narrowed(choices)}</Part>
+            </>
+          )}
+          {', '}
+          <Part to="mode">{MODE_WORDS[choices.mode]}</Part>
+          {minutes !== null && (
+            <>
+              {choices.mode === 'timed' ? ', ' : ', about '}
+              <strong>{minutes} min</strong>
+            </>
+          )}
+        </p>
+        <Button
+          weight="main"
+          type="submit"
+          form="build"
+          className="min-w-28 shrink-0 max-sm:min-w-22"
+          busy={build.building.isPending}
+          disabled={!build.ready}
+        >
+          {build.atOnce ? 'Begin' : 'Build it'}
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+/** Minutes it takes: the limit, with extra time, or at the exam's pace. */
+function minutesOf(page: View<'Builder'>, { choices, total, count: there }: Building): number | null {
+  if (!Number.isFinite(total) || total <= 0) return null;
+  if (choices.mode !== 'timed') return Math.ceil(total * page.minutesPerQuestion);
+  const limit = choices.minutes === '' ? there?.minutes : Number(choices.minutes);
+  return limit === undefined || !Number.isFinite(limit) ? null : Math.ceil(limit * Number(page.extraTime));
+}
+
+function topicWords(page: View<'Builder'>, { topics, spread, byTopic }: Choices): string {
+  if (spread === 'by_hand') {
+    const all = page.topics.flatMap((topic) => [topic, ...topic.subtopics]);
+    const typed = all.filter(({ code }) => byTopic[code]).map(({ name }) => name);
+    return typed.length > 3 ? `${typed.length} topics` : listed(typed, 'and') || 'no topic';
+  }
+  if (topics === null) return 'all topics';
+  const has = new Set(topics);
+  const names = page.topics.flatMap((topic) => {
+    const subs = topic.subtopics.filter(({ all }) => all > 0);
+    const on = subs.filter(({ code }) => has.has(code));
+    return on.length === 0
+      ? []
+      : on.length === subs.length || on.length > 2
+        ? [topic.name]
+        : on.map(({ name }) => name);
+  });
+  if (names.length === 0) return 'no topic';
+  return names.length > 3 ? `${names.length} topics` : listed(names, 'and');
+}
+
+function poolWords({ pools }: Choices): string {
+  if (pools.length === 0) return 'met or not';
+  return listed(
+    POOLS.filter(({ pool }) => pools.includes(pool)).map(({ label }) => label),
+    'or',
+  );
+}
+
+function narrowed({ difficulties, kinds, tags, words }: Choices): string {
+  const parts = [
+    ...difficulties,
+    ...(kinds.length ? [count(kinds.length, 'kind')] : []),
+    ...Object.values(tags).flat(),
+    ...(words.trim() ? [`with ${words.trim()}`] : []),
+  ];
+  return parts.length > 3 ? `${parts.slice(0, 2).join(', ')} and more` : parts.join(', ');
+}
+
+function listed(words: readonly string[], last: string): string {
+  return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} ${last} ${words.at(-1)}`;
+}
+
+function Part({ to, children }: { to: string; children: ReactNode }) {
+  return (
+    <button
+      type="button"
+      className="cursor-pointer text-left underline underline-offset-4"
+      onClick={() => {
+        const section = document.getElementById(to);
+        section?.scrollIntoView({ block: 'center' });
+        section?.querySelector<HTMLElement>('button:not([disabled]), input, select, [tabindex="0"]')?.focus();
+      }}
+    >
+      {children}
+    </button>
+  );
+}

@@ -1,0 +1,159 @@
+import type { View } from '../../api/client';
+
+export type Recipe = View<'Recipe'>;
+export type Pool = Recipe['pools'][number];
+export type Mode = Recipe['mode'];
+export type Spread = NonNullable<Recipe['spread']>;
+export type Difficulty = NonNullable<Recipe['difficulties']>[number];
+export type Kind = NonNullable<Recipe['kinds']>[number];
+
+/** What is being chosen. What is typed stays as typed, so that a slip can be mended and nothing is lost. */
+export interface Choices {
+  /** Codes of subtopics; null: all. */
+  topics: readonly string[] | null;
+  pools: readonly Pool[];
+  difficulties: readonly Difficulty[];
+  kinds: readonly Kind[];
+  tags: Readonly<Record<string, readonly string[]>>;
+  words: string;
+  count: string;
+  mode: Mode;
+  spread: Spread;
+  minutes: string;
+  /** By hand: code => as typed. */
+  byTopic: Readonly<Record<string, string>>;
+}
+
+export const POOLS: readonly { pool: Pool; label: string }[] = [
+  { pool: 'new', label: 'new to me' },
+  { pool: 'missed', label: 'missed' },
+  { pool: 'partly', label: 'partly' },
+  { pool: 'left_blank', label: 'left blank' },
+  { pool: 'got_it', label: 'got it' },
+  { pool: 'to_be_marked', label: 'to be marked' },
+  { pool: 'flagged', label: 'flagged' },
+  { pool: 'starred', label: 'starred' },
+  { pool: 'with_notes', label: 'with notes' },
+  { pool: 'false_footing', label: 'false footing' },
+  { pool: 'in_gap_book', label: 'in my gap book' },
+  { pool: 'due', label: 'due to revisit' },
+];
+export const MODES: readonly Mode[] = ['tutor', 'timed', 'untimed'];
+const SPREADS: readonly Spread[] = ['blueprint', 'available', 'even', 'by_hand'];
+
+/** Reads choices from an address, so that a link and the back button bring them back. */
+export function read(search: URLSearchParams, usual: Choices): Choices {
+  const list = (name: string) => search.get(name)?.split(',').filter(Boolean);
+  const one = <T extends string>(name: string, of: readonly T[], otherwise: T) =>
+    of.find((value) => value === search.get(name)) ?? otherwise;
+  const pools = list('pools');
+  return {
+    topics: list('topics') ?? usual.topics,
+    pools: pools ? POOLS.map(({ pool }) => pool).filter((pool) => pools.includes(pool)) : usual.pools,
+    difficulties: (list('difficulties') ?? []) as Difficulty[],
+    kinds: (list('kinds') ?? []) as Kind[],
+    tags: Object.fromEntries(
+      [...search]
+        .filter(([name]) => name.startsWith('tag.'))
+        .map(([name, values]) => [name.slice('tag.'.length), values.split(',').filter(Boolean)]),
+    ),
+    words: search.get('words') ?? '',
+    count: search.get('count') ?? usual.count,
+    mode: one('mode', MODES, usual.mode),
+    spread: one('spread', SPREADS, usual.spread),
+    minutes: search.get('minutes') ?? '',
+    byTopic: Object.fromEntries((list('by') ?? []).map((pair) => pair.split(':') as [string, string])),
+  };
+}
+
+/** The same the other way round. What is as usual is left out, but for pools: none is a choice too. */
+export function written(choices: Choices, usual: Choices): URLSearchParams {
+  const search = new URLSearchParams();
+  const put = (name: string, value: string, otherwise = '') => {
+    if (value !== otherwise) search.set(name, value);
+  };
+  if (choices.topics) search.set('topics', choices.topics.join(','));
+  put('pools', choices.pools.join(','), usual.pools.join(','));
+  put('difficulties', choices.difficulties.join(','));
+  put('kinds', choices.kinds.join(','));
+  for (const [family, values] of Object.entries(choices.tags)) put(`tag.${family}`, values.join(','));
+  put('words', choices.words);
+  put('count', choices.count, usual.count);
+  put('mode', choices.mode, usual.mode);
+  put('spread', choices.spread, usual.spread);
+  put('minutes', choices.minutes);
+  put(
+    'by',
+    Object.entries(choices.byTopic)
+      .map((pair) => pair.join(':'))
+      .join(','),
+  );
+  return search;
+}
+
+export interface Faults {
+  topics?: string;
+  count?: string;
+  minutes?: string;
+  byTopic?: string;
+  words?: string;
+}
+
+/** What is amiss with what was typed, in the words that the server would use. */
+export function faultsOf(choices: Choices): Faults {
+  const whole = (text: string, most: number) => /^\d+$/.test(text) && Number(text) >= 1 && Number(text) <= most;
+  const faults: Faults = {};
+  if (choices.topics?.length === 0) faults.topics = 'Choose at least one topic.';
+  if (choices.words.length > 200) faults.words = 'A search can have up to 200 letters.';
+  if (choices.spread === 'by_hand') {
+    const typed = Object.values(choices.byTopic).filter((text) => text !== '');
+    if (typed.length === 0) faults.byTopic = 'Type how many you want beside at least one topic.';
+    else if (!typed.every((text) => whole(text, 500))) faults.byTopic = 'A topic gives a whole number, from 1 to 500.';
+    else if (totalOf(choices) > 500) faults.byTopic = 'A test can have up to 500 questions. These are more.';
+  } else if (!whole(choices.count, 500)) {
+    faults.count = 'A test has 1 to 500 questions, as a whole number.';
+  }
+  if (choices.mode === 'timed' && choices.minutes !== '' && !whole(choices.minutes, 600))
+    faults.minutes = 'A time limit lies between 1 and 600 minutes, in whole ones.';
+  return faults;
+}
+
+/** How many questions are asked for. */
+export function totalOf(choices: Choices): number {
+  return choices.spread === 'by_hand'
+    ? Object.values(choices.byTopic).reduce((sum, text) => sum + (Number(text) || 0), 0)
+    : Number(choices.count);
+}
+
+/** What the server takes; only for choices without faults. */
+export function recipeOf(choices: Choices): Recipe {
+  const { pools, difficulties, kinds, words, mode, spread } = choices;
+  const byHand = spread === 'by_hand';
+  return {
+    topics: choices.topics ? [...choices.topics] : null,
+    pools: [...pools],
+    difficulties: [...difficulties],
+    kinds: [...kinds],
+    tags: Object.fromEntries(Object.entries(choices.tags).map(([family, values]) => [family, [...values]])),
+    words,
+    mode,
+    spread,
+    count: totalOf(choices),
+    minutes: mode === 'timed' && choices.minutes !== '' ? Number(choices.minutes) : null,
+    ...(byHand
+      ? {
+          byTopic: Object.fromEntries(
+            Object.entries(choices.byTopic)
+              .filter(([, text]) => text !== '')
+              .map(([code, text]) => [code, Number(text)]),
+          ),
+        }
+      : {}),
+  };
+}
+
+/** One value more in a list, or one less. */
+export function toggled<T>(list: readonly T[], value: T, on: boolean): T[] {
+  const rest = list.filter((other) => other !== value);
+  return on ? [...rest, value] : rest;
+}

@@ -1,0 +1,128 @@
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { api, ask, type View } from '../../api/client';
+import { queries } from '../../api/queries';
+import { faultsOf, read, recipeOf, totalOf, written, type Choices } from './recipe';
+
+/** Up to so many begin at once, without a briefing in between. */
+const SHORT = 20;
+
+/** What somebody who changes nothing gets: ten questions they have not met, with the reasons after each. */
+function usualOf(page: View<'Builder'>): Choices {
+  return {
+    topics: null,
+    pools: page.counts.new >= 10 ? ['new'] : [],
+    difficulties: [],
+    kinds: [],
+    tags: {},
+    words: '',
+    count: String(Math.min(10, page.counts.all)),
+    mode: 'tutor',
+    spread: 'blueprint',
+    minutes: '',
+    byTopic: {},
+  };
+}
+
+/**
+ * Choices that are kept in the address, so that a reload, the back button or a link brings them back. What is typed is
+ * here at once, and the address follows: it may take its time.
+ */
+function useAddress(usual: Choices) {
+  const [search, setSearch] = useSearchParams();
+  const [choices, setChoices] = useState(() => read(search, usual));
+  const said = useRef(search.toString());
+  useEffect(() => {
+    const next = written(choices, usual).toString();
+    if (next === said.current) return;
+    said.current = next;
+    setSearch(next, { replace: true, preventScrollReset: true });
+  }, [choices, setSearch, usual]);
+  useEffect(() => {
+    const now = search.toString();
+    if (now === said.current) return;
+    said.current = now;
+    setChoices(read(search, usual));
+  }, [search, usual]);
+  return [choices, setChoices] as const;
+}
+
+/** A test as it is being chosen: the choices live in the address, and the server says what they come to. */
+export function useBuild(page: View<'Builder'>) {
+  const navigate = useNavigate();
+  const usual = useMemo(() => usualOf(page), [page]);
+  const known = useMemo(
+    () => new Set(page.topics.flatMap((topic) => [topic.code, ...topic.subtopics.map(({ code }) => code)])),
+    [page],
+  );
+  const [asked, setAsked] = useAddress(usual);
+  const choices = useMemo(() => knownOnly(asked, known), [asked, known]);
+  const change = useCallback((part: Partial<Choices>) => setAsked((now) => ({ ...now, ...part })), [setAsked]);
+  const faults = faultsOf(choices);
+  const sound = Object.keys(faults).length === 0;
+  const body = recipeOf(choices);
+  const path = { exam: page.exam };
+  const key = useDeferredValue(JSON.stringify(body));
+  const count = useQuery({
+    queryKey: ['count', page.exam, key],
+    // What has been overtaken by the next choice is called off.
+    queryFn: ({ signal }) =>
+      ask(api.POST('/api/exams/{exam}/count', { params: { path }, body: JSON.parse(key) as typeof body, signal })),
+    placeholderData: keepPreviousData,
+    enabled: sound,
+    staleTime: 0,
+  });
+  // How many and how they are sat changes nothing in what each filter would leave.
+  const filters = useDeferredValue(
+    JSON.stringify({ ...body, count: 1, mode: 'untimed', spread: 'blueprint', minutes: null, byTopic: undefined }),
+  );
+  const facets = useQuery({
+    queryKey: ['facets', page.exam, filters],
+    queryFn: ({ signal }) =>
+      ask(api.POST('/api/exams/{exam}/facets', { params: { path }, body: JSON.parse(filters) as typeof body, signal })),
+    placeholderData: keepPreviousData,
+    enabled: !faults.topics && !faults.words,
+    staleTime: 0,
+  });
+  const building = useMutation({
+    mutationFn: () => ask(api.POST('/api/exams/{exam}/tests', { params: { path }, body })),
+    onSuccess: ({ sitting }) => {
+      void queries.invalidateQueries({ queryKey: ['today'] });
+      void navigate(atOnce ? `/sit/${sitting}` : `/briefing/${sitting}`);
+    },
+  });
+  const total = totalOf(choices);
+  const atOnce = total <= SHORT;
+  return {
+    choices,
+    change,
+    usual,
+    faults,
+    /** Whether the address names topics that there are not. */
+    unknownTopics: choices !== asked,
+    /** Whether it can be built as it stands; unknown while the server is asked. */
+    ready: sound && count.data !== undefined && count.data.shortfall === null,
+    total,
+    atOnce,
+    count: sound ? count.data : undefined,
+    counting: count.isFetching,
+    failed: count.error ?? facets.error,
+    facets: facets.data,
+    building,
+  };
+}
+
+/** A link may be older than the exam's topics, or of another exam. */
+function knownOnly(choices: Choices, known: ReadonlySet<string>): Choices {
+  const { topics, byTopic } = choices;
+  const codes = [...(topics ?? []), ...Object.keys(byTopic)];
+  if (codes.every((code) => known.has(code))) return choices;
+  return {
+    ...choices,
+    topics: topics?.filter((code) => known.has(code)) ?? null,
+    byTopic: Object.fromEntries(Object.entries(byTopic).filter(([code]) => known.has(code))),
+  };
+}
+
+export type Building = ReturnType<typeof useBuild>;

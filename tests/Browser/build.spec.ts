@@ -1,0 +1,129 @@
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible, expectNoSidewaysScroll, signInAs } from './ways';
+
+const fits = (page: Page, name: RegExp) => page.getByRole('treeitem', { name });
+const begins = (page: Page) => page.getByRole('button', { name: 'Begin', exact: true });
+const isFirst = async (page: Page, of: number) =>
+  expect(page.getByRole('heading', { name: `Question 1 of ${of}` })).toBeVisible();
+
+async function open(page: Page, name: string, address = '/build', ready = /questions? to draw from/): Promise<void> {
+  await signInAs(page, name);
+  await page.evaluate(() => localStorage.setItem('uplandia.exam', 'upland-guide'));
+  await page.goto(address);
+  await expect(page.getByText(ready).first()).toBeVisible();
+}
+
+test('one click builds something good', async ({ page }) => {
+  await open(page, 'Petra Quill');
+  await expect(page.getByText(/^10 questions on all topics, new to me, tutor, about 15 min$/)).toBeVisible();
+  await begins(page).click();
+  await isFirst(page, 10);
+});
+
+for (const [size, viewport] of Object.entries({
+  desk: { width: 1280, height: 800 },
+  phone: { width: 360, height: 740 },
+})) {
+  test.describe(size, () => {
+    test.use({ viewport });
+
+    test('by chapter after reading', async ({ page }) => {
+      await open(page, 'Petra Quill');
+      await page.getByRole('button', { name: 'Clear', exact: true }).click();
+      await expect(page.getByRole('alert')).toContainText('Choose at least one topic.');
+      await fits(page, /^Mountain weather/).click();
+      await page.getByRole('button', { name: 'Open all', exact: true }).click();
+      await fits(page, /^Clouds and signs/).click();
+      await expect(fits(page, /^Mountain weather/)).toHaveAttribute('aria-checked', 'mixed');
+      await page.getByRole('button', { name: '20', exact: true }).click();
+      await expect(page.getByText(/^20 questions on Mountain weather, new to me, tutor/)).toBeVisible();
+      await expectAccessible(page);
+      await expectNoSidewaysScroll(page);
+      // What was chosen is in the address: a reload and a way back bring it back.
+      await page.reload();
+      await expect(page.getByText(/^20 questions on Mountain weather, new to me, tutor/)).toBeVisible();
+      await begins(page).click();
+      await isFirst(page, 20);
+      await page.goBack();
+      await expect(page.getByText(/^20 questions on Mountain weather/)).toBeVisible();
+    });
+
+    test('what was missed or flagged, before a date', async ({ page }) => {
+      await open(page, 'Tamsin Orrel');
+      await page.getByRole('button', { name: /^new to me \d/ }).click();
+      await page.getByRole('button', { name: /^missed \d/ }).click();
+      await page.getByRole('button', { name: /^flagged/ }).click();
+      await expect(page.getByText(/missed or flagged, tutor/)).toBeVisible();
+      await page.getByRole('textbox', { name: 'How many questions' }).fill('500');
+      await expect(page.getByRole('alert')).toContainText('and you asked for 500');
+      await page.getByRole('button', { name: /^Take \d+/ }).click();
+      await expect(page.getByRole('alert')).toHaveCount(0);
+      await page.getByRole('textbox', { name: 'How many questions' }).fill('5');
+      await begins(page).click();
+      await isFirst(page, 5);
+    });
+
+    test('a keyword over all, narrowed by kind and year', async ({ page }) => {
+      await open(page, 'Petra Quill', '/build?pools=');
+      await page.getByRole('searchbox', { name: 'Find in all questions' }).fill('wind');
+      await expect(fits(page, /^Land, law and nature/)).toHaveAccessibleName(/0 fit/);
+      await page.getByText('kind', { exact: false }).locator('xpath=ancestor-or-self::summary').first().click();
+      await page.getByRole('checkbox', { name: /^single answer/ }).check();
+      await page.keyboard.press('Escape');
+      await expect(page.getByText(/1 kind, with wind, tutor/)).toBeVisible();
+      await page.getByRole('button', { name: 'Drop kind' }).click();
+      await page.getByRole('textbox', { name: 'How many questions' }).fill('3');
+      await begins(page).click();
+      await isFirst(page, 3);
+    });
+
+    test('so many of each, typed by hand', async ({ page }) => {
+      await open(page, 'Petra Quill', '/build?spread=by_hand', /as typed beside the topics/);
+      await expect(page.getByRole('alert')).toContainText('Type how many you want beside at least one topic.');
+      await page.getByRole('textbox', { name: 'How many of Mountain weather' }).fill('4');
+      await page.getByRole('textbox', { name: 'How many of Rope and knots' }).fill('2');
+      await expect(page.getByText(/^6 questions on Mountain weather and Rope and knots/)).toBeVisible();
+      await expect(fits(page, /^Mountain weather/)).toHaveAccessibleName(/4 drawn/);
+      await page.getByRole('textbox', { name: 'How many of Rope and knots' }).fill('99');
+      await expect(page.getByRole('alert')).toContainText('Rope and knots has 31 of the 99 asked for.');
+      await page.getByRole('textbox', { name: 'How many of Rope and knots' }).fill('1');
+      await begins(page).click();
+      await isFirst(page, 5);
+    });
+  });
+}
+
+test('the tree, the filters and the button by keyboard alone', async ({ page }) => {
+  await open(page, 'Petra Quill');
+  await page.getByRole('button', { name: 'Clear', exact: true }).press('Enter');
+  await fits(page, /^Map and compass/).focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(fits(page, /^Mountain weather/)).toBeFocused();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await expect(fits(page, /^Pressure and fronts/)).toBeFocused();
+  await page.keyboard.press('Space');
+  await expect(fits(page, /^Pressure and fronts/)).toHaveAttribute('aria-checked', 'true');
+  await page.keyboard.press('ArrowLeft');
+  await expect(fits(page, /^Mountain weather/)).toHaveAttribute('aria-checked', 'mixed');
+  await page.keyboard.press('ArrowLeft');
+  await expect(fits(page, /^Pressure and fronts/)).toHaveCount(0);
+  await page.keyboard.press('End');
+  await expect(fits(page, /^Land, law and nature/)).toBeFocused();
+  // Each part of the sentence leads to its choice.
+  await page.getByRole('button', { name: 'new to me', exact: true }).press('Enter');
+  await expect(page.getByRole('button', { name: /^new to me \d/ })).toBeFocused();
+  await page.getByRole('textbox', { name: 'How many questions' }).focus();
+  await page.keyboard.press('ControlOrMeta+a');
+  await page.keyboard.type('4');
+  await expect(begins(page)).toBeEnabled();
+  await page.keyboard.press('Enter');
+  await isFirst(page, 4);
+});
+
+test('a link of another exam leaves out what this one does not have', async ({ page }) => {
+  await open(page, 'Petra Quill', '/build?topics=wx.clouds,nowhere.at_all&count=3');
+  await expect(page.getByRole('alert')).toContainText('names a topic that this exam does not have');
+  await begins(page).click();
+  await isFirst(page, 3);
+});
