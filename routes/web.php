@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Account\AccountController;
 use App\Account\SessionController;
 use App\Assembly\BuilderController;
+use App\Assembly\RecipeController;
 use App\Bench\BareController;
 use App\Handbook\HandbookController;
 use App\Media\MediaController;
@@ -57,6 +58,12 @@ Route::prefix('api')->group(function (): void {
         Route::get('exams/{exam}/handbook', [HandbookController::class, 'index']);
         Route::get('exams/{exam}/handbook/{section}', [HandbookController::class, 'show']);
         Route::post('exams/{exam}/count', [BuilderController::class, 'count']);
+        Route::get('exams/{exam}/recipes', [RecipeController::class, 'index']);
+        Route::post('exams/{exam}/recipes', [RecipeController::class, 'store']);
+        Route::middleware('can:use,recipe')->group(function (): void {
+            Route::put('recipes/{recipe}', [RecipeController::class, 'update']);
+            Route::delete('recipes/{recipe}', [RecipeController::class, 'destroy']);
+        });
         Route::post('exams/{exam}/facets', [BuilderController::class, 'facets']);
         Route::post('exams/{exam}/tests', [NewSittingController::class, 'build']);
         Route::post('exams/{exam}/papers/{paper}/sittings', [NewSittingController::class, 'paper']);

@@ -13,6 +13,7 @@ final readonly class CountView
     /** @param  list<FitView>  $topics */
     public function __construct(
         #[OA\Property] public int $available,
+        #[OA\Property(description: 'Made of the choices.')] public string $name,
         #[
             OA\Property(
                 type: 'array',

@@ -23,6 +23,7 @@ final readonly class Counting
 
         return new CountView(
             available: $plan->available,
+            name: TestName::of($recipe, $syllabus),
             topics: self::topics($plan, $syllabus),
             shortfall: $plan->counts === null
                 ? $this->words->of(exam: $exam, user: $user, recipe: $recipe, plan: $plan)

@@ -50,6 +50,12 @@ use Uplandia\Core\Question\Kind;
                 type: 'string',
                 description: 'To be found: words, "phrases", start*, -without.',
             ),
+            new OA\Property(
+                property: 'name',
+                type: 'string',
+                nullable: true,
+                description: 'Of the test or the recipe; null: one made of the choices.',
+            ),
             new OA\Property(property: 'count', type: 'integer'),
             new OA\Property(property: 'mode', type: 'string', enum: Mode::class),
             new OA\Property(property: 'spread', type: 'string', enum: Spread::class),
@@ -75,6 +81,7 @@ final class RecipeRequest extends Form
             'kinds' => [$this->strings('There is no such kind of question.')],
             'count' => ['required_without:byTopic', 'nullable', 'integer', 'min:1', 'max:500'],
             'minutes' => ['nullable', 'integer', 'min:1', 'max:600'],
+            'name' => ['nullable', 'string', 'max:120'],
         ];
     }
 
@@ -86,10 +93,19 @@ final class RecipeRequest extends Form
             'count.integer' => 'Say how many questions you want as a whole number, from 1 to 500.',
             'count.min' => 'A test needs at least 1 question. Choose a number from 1 to 500.',
             'count.max' => 'A test can have up to 500 questions. Choose a smaller number.',
+            'name.max' => 'A name can have up to 120 letters.',
             'minutes.min' => 'A time limit needs at least 1 minute.',
             'minutes.max' => 'A time limit can be up to 600 minutes.',
             'minutes.integer' => 'Give the time limit in whole minutes.',
         ];
+    }
+
+    /** @return string|null null: one is to be made of the choices */
+    public function name(): ?string
+    {
+        $name = trim($this->string('name')->value());
+
+        return $name === '' ? null : $name;
     }
 
     /** @throws InvalidRecipe with what to mend */

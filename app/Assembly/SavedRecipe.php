@@ -12,6 +12,8 @@ use Uplandia\Core\Assembly\Recipe;
  * A recipe as it is kept.
  *
  * @property string $id
+ * @property int $user_id
+ * @property int $exam_id
  * @property string|null $name null: not kept under a name
  * @property int $version
  * @property array<string, mixed> $choices

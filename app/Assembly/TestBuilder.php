@@ -18,9 +18,6 @@ use Uplandia\Core\Assembly\Seed;
 /** Counts what a recipe leaves, and builds tests from recipes. The core decides what each topic gives. */
 final readonly class TestBuilder
 {
-    /** A title names up to so many topics. */
-    private const NAMED = 3;
-
     public function __construct(
         private Bank $bank,
         private Planner $planner,
@@ -30,11 +27,17 @@ final readonly class TestBuilder
 
     /**
      * @param  string|null  $seed  the same seed over the same pools gives the same test; null: a new one
+     * @param  string|null  $name  null: one made of the choices
      *
      * @throws Refusal when the recipe cannot be met
      */
-    public function build(Exam $exam, User $user, Recipe $recipe, ?string $seed = null): Test
-    {
+    public function build(
+        Exam $exam,
+        User $user,
+        Recipe $recipe,
+        ?string $seed = null,
+        ?string $name = null,
+    ): Test {
         $syllabus = Syllabus::of($exam);
         $plan = $this->planner->plan(exam: $exam, user: $user, recipe: $recipe, syllabus: $syllabus);
         if ($plan->counts === null) {
@@ -63,7 +66,6 @@ final readonly class TestBuilder
         if (count($questions) !== $recipe->count) {
             throw Refusal::conflict('bank_changed', 'The bank has just changed. Build the test again.');
         }
-        $title = $this->title($syllabus, $syllabus->chosen($recipe->filters->topics), count($questions));
 
         return DB::transaction(
             fn (): Test => $this->save(
@@ -72,7 +74,7 @@ final readonly class TestBuilder
                 recipe: $recipe,
                 seed: $seed,
                 questions: $questions,
-                title: $title,
+                title: $name ?? TestName::of($recipe, $syllabus),
             ),
         );
     }
@@ -125,21 +127,5 @@ final readonly class TestBuilder
             $items,
             $recipe->mode === Mode::Timed ? $limit : null,
         );
-    }
-
-    /** @param  array<int, list<int>>  $chosen */
-    private function title(Syllabus $syllabus, array $chosen, int $questions): string
-    {
-        $names = array_map(
-            fn (int $top, array $ids): string => $syllabus->get(count($ids) === 1 ? $ids[0] : $top)->name,
-            array_keys($chosen),
-            $chosen,
-        );
-        $about = implode(', ', $names);
-        if (count($names) > self::NAMED) {
-            $about = count($names) === count($syllabus->tops()) ? 'all topics' : count($names).' topics';
-        }
-
-        return ($questions === 1 ? '1 question' : "{$questions} questions").": {$about}";
     }
 }

@@ -9,6 +9,8 @@ use App\Account\People;
 use App\Account\User;
 use App\Account\WholeBcrypt;
 use App\Assembly\HoldsBack;
+use App\Assembly\RecipePolicy;
+use App\Assembly\SavedRecipe;
 use App\Bench\TellsPeak;
 use App\Clock\SystemClock;
 use App\Database\ImmediateConnector;
@@ -84,6 +86,7 @@ final class AppServiceProvider extends ServiceProvider
         }
 
         Gate::policy(Sitting::class, SittingPolicy::class);
+        Gate::policy(SavedRecipe::class, RecipePolicy::class);
 
         ResetPassword::createUrlUsing(
             fn (User $user, string $token): string => url(

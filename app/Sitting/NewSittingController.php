@@ -35,9 +35,10 @@ final readonly class NewSittingController
     public function build(RecipeRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $recipe = $request->recipe();
-        $sitting = DB::transaction(
-            fn (): Sitting => Sitting::ready($this->builder->build($exam, $user, $recipe), $user),
-        );
+        $sitting = DB::transaction(fn (): Sitting => Sitting::ready(
+            $this->builder->build(exam: $exam, user: $user, recipe: $recipe, name: $request->name()),
+            $user,
+        ));
 
         return new JsonResponse(new BuiltView($sitting->id), 201);
     }

@@ -127,3 +127,24 @@ test('a link of another exam leaves out what this one does not have', async ({ p
   await begins(page).click();
   await isFirst(page, 3);
 });
+
+test('a recipe is kept under a name, brought back, renamed and deleted', async ({ page }) => {
+  const name = `Ropes ${Date.now()}`;
+  await open(page, 'Petra Quill', '/build?topics=rope.knots&pools=&count=7&mode=timed');
+  await page.getByRole('button', { name: 'Keep these choices' }).click();
+  await expect(page.getByRole('textbox', { name: 'Name of the recipe' })).toHaveValue('Knots · 7');
+  await page.getByRole('textbox', { name: 'Name of the recipe' }).fill(name);
+  await page.keyboard.press('Enter');
+  await page.goto('/build');
+  await page.getByRole('button', { name, exact: true }).click();
+  await expect(page.getByText(/^7 questions on Knots, met or not, timed/)).toBeVisible();
+  await page.getByRole('button', { name: `rename ${name}` }).click();
+  await page.getByRole('textbox', { name: 'New name' }).fill(`${name} again`);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: `${name} again`, exact: true })).toBeVisible();
+  await begins(page).click();
+  await isFirst(page, 7);
+  await page.goto('/build');
+  await page.getByRole('button', { name: `delete ${name} again` }).click();
+  await expect(page.getByRole('button', { name: `${name} again`, exact: true })).toHaveCount(0);
+});

@@ -207,7 +207,7 @@ test('what cannot be built is said before and after asking', async ({ page }) =>
   await page.getByRole('button', { name: 'Choose all', exact: true }).click();
   for (const nonsense of ['0', '501', '2.5', '']) {
     await page.getByRole('textbox', { name: 'How many questions' }).fill(nonsense);
-    await expect(page.getByText('A test has 1 to 500 questions, as a whole number.')).toBeVisible();
+    await expect(page.getByText('A test has 1 to 500 questions, as a whole number.').first()).toBeVisible();
   }
 });
 

@@ -35,6 +35,12 @@ export const builder = (exam: string) =>
     queryFn: () => ask(api.GET('/api/exams/{exam}/builder', { params: { path: { exam } } })),
   });
 
+export const recipes = (exam: string) =>
+  queryOptions({
+    queryKey: ['recipes', exam],
+    queryFn: () => ask(api.GET('/api/exams/{exam}/recipes', { params: { path: { exam } } })),
+  });
+
 export const briefing = (sitting: string) =>
   queryOptions({
     queryKey: ['briefing', sitting],

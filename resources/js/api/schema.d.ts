@@ -178,6 +178,42 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/recipes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** My recipes */
+        get: operations["myRecipes"];
+        put?: never;
+        /** Keep a recipe */
+        post: operations["keepARecipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a recipe */
+        put: operations["changeARecipe"];
+        post?: never;
+        /** Delete a recipe */
+        delete: operations["deleteARecipe"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/handbook": {
         parameters: {
             query?: never;
@@ -496,6 +532,8 @@ export interface components {
         /** @description How many questions some choices leave, in whole units, and what to do when the count asked for cannot be made. */
         Count: {
             available: number;
+            /** @description Made of the choices. */
+            name: string;
             /** @description By topic and subtopic, those of which any passes. */
             topics: components["schemas"]["Fit"][];
             shortfall: components["schemas"]["Shortfall"] | null;
@@ -712,6 +750,15 @@ export interface components {
                 [key: string]: string;
             };
         };
+        /** @description A recipe that is kept under a name. */
+        KeptRecipe: {
+            id: string;
+            name: string;
+            choices: components["schemas"]["Recipe"];
+        };
+        KeptRecipes: {
+            recipes: components["schemas"]["KeptRecipe"][];
+        };
         /** @description A number, with a unit where one is asked for. */
         NumberBody: {
             /** @enum {string} */
@@ -875,6 +922,8 @@ export interface components {
             };
             /** @description To be found: words, "phrases", start*, -without. */
             words?: string;
+            /** @description Of the test or the recipe; null: one made of the choices. */
+            name?: string | null;
             count: number;
             /** @enum {string} */
             mode: "tutor" | "timed" | "untimed";
@@ -1614,6 +1663,136 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Facets"];
                 };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    myRecipes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptRecipes"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepARecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Recipe"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptRecipe"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeARecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Recipe"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptRecipe"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deleteARecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description It could not be done; the message says why. */
             default: {

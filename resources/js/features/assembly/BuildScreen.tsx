@@ -14,6 +14,7 @@ import { count, MODES as MODE_NAMES } from '../../ui/words';
 import { useExam } from '../today/useExam';
 import { Narrow } from './Narrow';
 import { MODES, POOLS, toggled, type Choices, type Mode, type Pool, type Spread } from './recipe';
+import { Recipes } from './Recipes';
 import { Sentence } from './Sentence';
 import { Shortfall } from './Shortfall';
 import { TopicTree } from './TopicTree';
@@ -118,6 +119,7 @@ function Build({ page }: { page: View<'Builder'> }) {
           <Narrowed build={build} />
           <HowMany build={build} />
           <HowToSit page={page} build={build} />
+          <Recipes exam={page.exam} build={build} />
         </div>
       </div>
       {page.papers.length > 0 && <Papers exam={page.exam} papers={page.papers} extraTime={page.extraTime} />}

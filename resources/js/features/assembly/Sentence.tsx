@@ -1,7 +1,8 @@
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { View } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { count } from '../../ui/words';
+import { Named } from './Recipes';
 import { POOLS, type Choices } from './recipe';
 import type { Building } from './useBuild';
 
@@ -14,26 +15,32 @@ export function Sentence({ page, build }: { page: View<'Builder'>; build: Buildi
   return (
     <div className="sticky top-0 z-10 -mx-4 border-y border-base-300 bg-base-200 px-4 py-3 max-sm:top-auto max-sm:bottom-0 max-sm:order-last sm:-mx-6 sm:px-6">
       <div className="flex items-center gap-x-4">
-        <p className="min-w-0 flex-1 text-lg leading-snug max-sm:text-base" aria-live="polite">
-          <Part to="how-many">{Number.isFinite(total) && total > 0 ? count(total, 'question') : 'No questions'}</Part>{' '}
-          on <Part to="topics">{topicWords(page, choices)}</Part>
-          {', '}
-          <Part to="which">{poolWords(choices)}</Part>
-          {narrowed(choices) && (
-            <>
-              {', '}
-              <Part to="narrow">{narrowed(choices)}</Part>
-            </>
-          )}
-          {', '}
-          <Part to="mode">{MODE_WORDS[choices.mode]}</Part>
-          {minutes !== null && (
-            <>
-              {choices.mode === 'timed' ? ', ' : ', about '}
-              <strong>{minutes} min</strong>
-            </>
-          )}
-        </p>
+        <div className="min-w-0 flex-1">
+          <p className="text-lg leading-snug max-sm:text-base" aria-live="polite">
+            <Part to="how-many">{Number.isFinite(total) && total > 0 ? count(total, 'question') : 'No questions'}</Part>{' '}
+            on <Part to="topics">{topicWords(page, choices)}</Part>
+            {', '}
+            <Part to="which">{poolWords(choices)}</Part>
+            {narrowed(choices) && (
+              <>
+                {', '}
+                <Part to="narrow">{narrowed(choices)}</Part>
+              </>
+            )}
+            {', '}
+            <Part to="mode">{MODE_WORDS[choices.mode]}</Part>
+            {minutes !== null && (
+              <>
+                {choices.mode === 'timed' ? ', ' : ', about '}
+                <strong>
+                  {minutes}
+                  {'\u00a0'}min
+                </strong>
+              </>
+            )}
+          </p>
+          {wayOf(build) ? <p className="text-sm font-bold text-warning">{wayOf(build)}</p> : <Name build={build} />}
+        </div>
         <Button
           weight="main"
           type="submit"
@@ -46,6 +53,39 @@ export function Sentence({ page, build }: { page: View<'Builder'>; build: Buildi
         </Button>
       </div>
     </div>
+  );
+}
+
+/** What is in the way of building it, in a few words; the ways out stand under the sentence. */
+function wayOf({ faults, count: there }: Building): string | undefined {
+  return Object.values(faults)[0] ?? there?.shortfall?.reason;
+}
+
+/** What the test will be called: made of the choices, unless one knows better. */
+function Name({ build }: { build: Building }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const name = build.name ?? build.count?.name;
+  if (!name) return null;
+  if (typed !== null)
+    return (
+      <Named
+        label="Name of the test"
+        name={typed}
+        onName={setTyped}
+        onDone={() => {
+          build.setName(typed.trim() === '' ? null : typed.trim());
+          setTyped(null);
+        }}
+        onBack={() => setTyped(null)}
+      />
+    );
+  return (
+    <p className="truncate text-sm text-base-content/75 max-sm:hidden">
+      {name}{' '}
+      <button type="button" className="cursor-pointer underline underline-offset-4" onClick={() => setTyped(name)}>
+        rename
+      </button>
+    </p>
   );
 }
 

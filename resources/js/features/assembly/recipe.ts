@@ -152,6 +152,26 @@ export function recipeOf(choices: Choices): Recipe {
   };
 }
 
+/** The choices that a recipe was kept with. */
+export function choicesOf(recipe: Recipe): Choices {
+  const byHand = recipe.spread === 'by_hand';
+  return {
+    topics: recipe.topics ?? null,
+    pools: recipe.pools,
+    difficulties: recipe.difficulties ?? [],
+    kinds: recipe.kinds ?? [],
+    tags: recipe.tags ?? {},
+    words: recipe.words ?? '',
+    count: String(recipe.count ?? 10),
+    mode: recipe.mode,
+    spread: recipe.spread ?? 'blueprint',
+    minutes: recipe.minutes ? String(recipe.minutes) : '',
+    byTopic: byHand
+      ? Object.fromEntries(Object.entries(recipe.byTopic ?? {}).map(([code, n]) => [code, String(n)]))
+      : {},
+  };
+}
+
 /** One value more in a list, or one less. */
 export function toggled<T>(list: readonly T[], value: T, on: boolean): T[] {
   const rest = list.filter((other) => other !== value);

@@ -59,11 +59,13 @@ export function useBuild(page: View<'Builder'>) {
   const [asked, setAsked] = useAddress(usual);
   const choices = useMemo(() => knownOnly(asked, known), [asked, known]);
   const change = useCallback((part: Partial<Choices>) => setAsked((now) => ({ ...now, ...part })), [setAsked]);
+  // Null: the name that the choices make.
+  const [name, setName] = useState<string | null>(null);
   const faults = faultsOf(choices);
   const sound = Object.keys(faults).length === 0;
-  const body = recipeOf(choices);
+  const body = { ...recipeOf(choices), name };
   const path = { exam: page.exam };
-  const key = useDeferredValue(JSON.stringify(body));
+  const key = useDeferredValue(JSON.stringify({ ...body, name: null }));
   const count = useQuery({
     queryKey: ['count', page.exam, key],
     // What has been overtaken by the next choice is called off.
@@ -75,7 +77,15 @@ export function useBuild(page: View<'Builder'>) {
   });
   // How many and how they are sat changes nothing in what each filter would leave.
   const filters = useDeferredValue(
-    JSON.stringify({ ...body, count: 1, mode: 'untimed', spread: 'blueprint', minutes: null, byTopic: undefined }),
+    JSON.stringify({
+      ...body,
+      name: null,
+      count: 1,
+      mode: 'untimed',
+      spread: 'blueprint',
+      minutes: null,
+      byTopic: undefined,
+    }),
   );
   const facets = useQuery({
     queryKey: ['facets', page.exam, filters],
@@ -97,6 +107,9 @@ export function useBuild(page: View<'Builder'>) {
   return {
     choices,
     change,
+    body,
+    name,
+    setName,
     usual,
     faults,
     /** Whether the address names topics that there are not. */

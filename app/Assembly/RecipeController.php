@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assembly;
+
+use App\Account\User;
+use App\Http\Contract\Delete;
+use App\Http\Contract\Get;
+use App\Http\Contract\Post;
+use App\Http\Contract\Put;
+use App\Http\Refusal;
+use App\Question\Exam;
+use App\Question\Syllabus;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Uplandia\Core\Assembly\Recipe;
+
+/** Recipes that a candidate keeps under names, to be run again for fresh questions. */
+final readonly class RecipeController
+{
+    private const MOST = 100;
+
+    #[Get('/api/exams/{exam}/recipes', 'My recipes', returns: KeptRecipesView::class)]
+    public function index(Exam $exam, #[CurrentUser] User $user): JsonResponse
+    {
+        $kept = SavedRecipe::query()
+            ->where('user_id', $user->id)
+            ->where('exam_id', $exam->id)
+            ->whereNotNull('name')
+            ->orderBy('name')
+            ->limit(self::MOST)
+            ->get();
+
+        return new JsonResponse(new KeptRecipesView(array_map(KeptRecipeView::of(...), array_values($kept->all()))));
+    }
+
+    #[
+        Post(
+            '/api/exams/{exam}/recipes',
+            'Keep a recipe',
+            takes: RecipeRequest::class,
+            returns: KeptRecipeView::class,
+            status: 201,
+        ),
+    ]
+    public function store(RecipeRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    {
+        $kept = SavedRecipe::query()->where('user_id', $user->id)->where('exam_id', $exam->id)->whereNotNull('name');
+        if ($kept->count() >= self::MOST) {
+            throw Refusal::unmet('too_many', 'You keep 100 recipes already. Delete one that you do not need.');
+        }
+        $recipe = SavedRecipe::query()->create([
+            'user_id' => $user->id,
+            'exam_id' => $exam->id,
+            ...self::columns($request, $exam),
+        ]);
+
+        return new JsonResponse(KeptRecipeView::of($recipe), 201);
+    }
+
+    #[Put('/api/recipes/{recipe}', 'Change a recipe', takes: RecipeRequest::class, returns: KeptRecipeView::class)]
+    public function update(RecipeRequest $request, SavedRecipe $recipe): JsonResponse
+    {
+        $exam = Exam::query()->findOrFail($recipe->exam_id);
+        // Tests that were made from it keep what it was.
+        $recipe->update(self::columns($request, $exam));
+
+        return new JsonResponse(KeptRecipeView::of($recipe));
+    }
+
+    #[Delete('/api/recipes/{recipe}', 'Delete a recipe')]
+    public function destroy(SavedRecipe $recipe): Response
+    {
+        $recipe->delete();
+
+        return response()->noContent();
+    }
+
+    /** @return array<string, mixed> */
+    private static function columns(RecipeRequest $request, Exam $exam): array
+    {
+        $recipe = $request->recipe();
+        $syllabus = Syllabus::of($exam);
+        // A topic that the exam does not have is told now, and not when it is run.
+        $syllabus->chosen($recipe->filters->topics);
+        $syllabus->chosen($recipe->byTopic === [] ? null : array_map(strval(...), array_keys($recipe->byTopic)));
+
+        return [
+            'name' => $request->name() ?? TestName::of($recipe, $syllabus),
+            'version' => Recipe::VERSION,
+            'choices' => $recipe->toArray(),
+        ];
+    }
+}
