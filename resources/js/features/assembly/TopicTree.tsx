@@ -92,7 +92,7 @@ export function TopicTree(props: {
           className="input ml-auto h-9 w-44 border-base-content/50 text-sm"
         />
       </div>
-      <div aria-hidden="true" className="flex gap-2 border-b border-base-300 pb-1 text-sm text-base-content/75">
+      <div aria-hidden="true" className="flex gap-2 border-b border-base-300 pr-1.5 pb-1 text-sm text-base-content/75">
         <span className="min-w-0 flex-1">Topic, its share of the exam</span>
         <Figures fits="fits" fresh="new" all="all" drawn="drawn" />
         {props.byHand && <span className="w-16 text-right">by hand</span>}
@@ -117,7 +117,7 @@ export function TopicTree(props: {
                 onKeyDown={(event) => press(event, line, i)}
                 onClick={() => topic.all > 0 && toggle(line)}
                 className={clsx(
-                  'flex h-11 cursor-pointer items-center gap-2 border-b border-base-300 pointer-fine:h-9',
+                  'flex h-11 cursor-pointer items-center gap-2 border-b border-base-300 pr-1.5 pointer-fine:h-9',
                   'hover:bg-base-200 focus-visible:outline-2 focus-visible:-outline-offset-2 focus-visible:outline-primary',
                   checked === false && 'text-base-content/75',
                 )}
