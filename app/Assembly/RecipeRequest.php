@@ -60,6 +60,17 @@ use Uplandia\Core\Question\Kind;
             new OA\Property(property: 'mode', type: 'string', enum: Mode::class),
             new OA\Property(property: 'spread', type: 'string', enum: Spread::class),
             new OA\Property(property: 'minutes', type: 'integer', nullable: true),
+            new OA\Property(property: 'plain', type: 'boolean', description: 'Every question is worth one mark.'),
+            new OA\Property(
+                property: 'penalty',
+                type: 'string',
+                description: 'Share of its marks that a wrong answer costs, exact, or "exam".',
+            ),
+            new OA\Property(
+                property: 'shuffled',
+                type: 'boolean',
+                description: 'Options in an order of each sitting\'s own.',
+            ),
             new OA\Property(
                 property: 'byTopic',
                 type: 'object',
@@ -71,6 +82,11 @@ use Uplandia\Core\Question\Kind;
 ]
 final class RecipeRequest extends Form
 {
+    private const NAMES = [
+        'topics', 'pools', 'difficulties', 'kinds', 'tags', 'words', 'mode', 'spread', 'byTopic', 'plain', 'penalty',
+        'shuffled',
+    ];
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -116,9 +132,7 @@ final class RecipeRequest extends Form
         return Recipe::of(
             ['count' => $whole('count'), 'minutes' => $whole('minutes')] +
                 array_filter(
-                    $this->only([
-                        'topics', 'pools', 'difficulties', 'kinds', 'tags', 'words', 'mode', 'spread', 'byTopic',
-                    ]),
+                    $this->only(self::NAMES),
                     fn (mixed $value): bool => $value !== null,
                 ) + ['mode' => ''],
         );

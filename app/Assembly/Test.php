@@ -20,6 +20,7 @@ use Uplandia\Core\Assembly\Mode;
  * @property int $exam_id
  * @property string $title
  * @property Mode $mode
+ * @property bool $shuffled whether options stand in an order of each sitting's own
  * @property int|null $minutes time limit before anybody's extra time; null: none, or as the exam's rules say
  * @property string $seed
  * @property int $questions
@@ -40,6 +41,7 @@ final class Test extends Model
         'paper_id',
         'title',
         'mode',
+        'shuffled',
         'minutes',
         'seed',
         'questions',
@@ -71,6 +73,6 @@ final class Test extends Model
 
     protected function casts(): array
     {
-        return ['mode' => Mode::class];
+        return ['mode' => Mode::class, 'shuffled' => 'boolean'];
     }
 }

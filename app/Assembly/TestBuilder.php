@@ -8,12 +8,14 @@ use App\Account\User;
 use App\Http\Refusal;
 use App\Question\Exam;
 use App\Question\Syllabus;
+use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Uplandia\Core\Assembly\Draw;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Assembly\Seed;
+use Uplandia\Core\Question\Kind;
 
 /** Counts what a recipe leaves, and builds tests from recipes. The core decides what each topic gives. */
 final readonly class TestBuilder
@@ -97,7 +99,7 @@ final readonly class TestBuilder
         $versions = DB::table('questions')
             ->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
             ->whereIn('questions.id', $questions)
-            ->get(['questions.id', 'questions.version_id', 'question_versions.marks'])
+            ->get(['questions.id', 'questions.version_id', 'question_versions.marks', 'questions.kind'])
             ->keyBy('id');
         $items = [];
         foreach ($questions as $position => $question) {
@@ -108,8 +110,10 @@ final readonly class TestBuilder
                 'position' => $position,
                 'question_id' => $question,
                 'version_id' => (int) $version->version_id,
-                'marks' => (string) $version->marks,
-                'penalty' => '0',
+                'marks' => $recipe->plain ? '1' : (string) $version->marks,
+                'penalty' => $recipe->penalty === Recipe::AS_IN_EXAM
+                    ? (string) $exam->blueprint()->penaltyFor(Kind::from((string) $version->kind))
+                    : (string) BigRational::of($recipe->penalty)->simplified(),
                 'section' => null,
             ];
         }
@@ -122,6 +126,7 @@ final readonly class TestBuilder
                 'recipe_id' => $saved->id,
                 'title' => $title,
                 'mode' => $recipe->mode->value,
+                'shuffled' => $recipe->shuffled,
                 'seed' => $seed->value,
             ],
             $items,

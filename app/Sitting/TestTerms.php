@@ -21,7 +21,12 @@ final class TestTerms
         $items = self::items($test, $paper ? array_column($test->exam->blueprint()->sections, 'code') : []);
         $terms = $paper
             ? Terms::ofExam($test->exam->blueprint(), $items)
-            : new Terms($test->mode, $items, $test->minutes === null ? null : $test->minutes * Terms::MS_PER_MINUTE);
+            : new Terms(
+                mode: $test->mode,
+                items: $items,
+                limit: $test->minutes === null ? null : $test->minutes * Terms::MS_PER_MINUTE,
+                shuffled: $test->shuffled,
+            );
 
         return $terms->withExtraTime($user->extra_time);
     }

@@ -85,6 +85,18 @@ final readonly class Blueprint
         return $blueprint;
     }
 
+    /** What a wrong answer to a question of a kind costs: as in the first section that asks for such a kind. */
+    public function penaltyFor(Kind $kind): BigRational
+    {
+        foreach ($this->sections as $section) {
+            if (in_array($kind, $section->kinds, true) || ($section->kinds === [] && $section->units === [])) {
+                return $section->scheme->penalty;
+            }
+        }
+
+        return BigRational::zero();
+    }
+
     public function section(string $code): ?Section
     {
         foreach ($this->sections as $section) {

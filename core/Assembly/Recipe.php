@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Uplandia\Core\Assembly;
 
+use Uplandia\Core\Exact;
 use Uplandia\Core\Question\Fields;
 use Uplandia\Core\Question\InvalidQuestion;
 
@@ -17,12 +18,18 @@ final readonly class Recipe
 
     public const MOST_MINUTES = 600;
 
+    /** A wrong answer costs what it costs in the exam. */
+    public const AS_IN_EXAM = 'exam';
+
     /**
      * @param  int  $count  questions wanted, 1 to 500
      * @param  int|null  $minutes  time limit before extra time, for timed mode; null: as the exam gives
      * @param  array<string, int>  $byTopic  code of a topic or subtopic => exactly so many of it, where they are
      * spread
      *   by hand; a topic gives what its subtopics with counts of their own do not
+     * @param  bool  $plain  every question is worth one mark, whatever the exam gives for it
+     * @param  string  $penalty  share of its marks that a wrong answer costs, exact, or "exam"
+     * @param  bool  $shuffled  whether options stand in an order of each sitting's own
      */
     public function __construct(
         public Filters $filters,
@@ -31,7 +38,14 @@ final readonly class Recipe
         public Spread $spread = Spread::Blueprint,
         public ?int $minutes = null,
         public array $byTopic = [],
+        public bool $plain = false,
+        public string $penalty = '0',
+        public bool $shuffled = true,
     ) {
+        $exact = Exact::parse($penalty);
+        if ($penalty !== self::AS_IN_EXAM && ($exact === null || $exact->getSign() < 0 || $exact->isGreaterThan(1))) {
+            throw InvalidRecipe::because('A wrong answer costs a share of the marks, from 0 to 1.', 'penalty');
+        }
         if ($count < 1 || $count > self::MOST_QUESTIONS) {
             throw InvalidRecipe::because('A test has 1 to 500 questions. Choose a number between them.', 'count');
         }
@@ -73,6 +87,9 @@ final readonly class Recipe
                     ),
                 minutes: $fields->has('minutes') ? $fields->integer('minutes') : null,
                 byTopic: $byTopic,
+                plain: $fields->flag('plain'),
+                penalty: $fields->has('penalty') ? $fields->text('penalty') : '0',
+                shuffled: ! $fields->has('shuffled') || $fields->flag('shuffled'),
             );
         } catch (InvalidQuestion $malformed) {
             throw InvalidRecipe::because("These choices cannot be read: {$malformed->getMessage()}", 'malformed');
@@ -88,6 +105,9 @@ final readonly class Recipe
                 'mode' => $this->mode->value,
                 'spread' => $this->spread->value,
                 'minutes' => $this->minutes,
+                'plain' => $this->plain,
+                'penalty' => $this->penalty,
+                'shuffled' => $this->shuffled,
             ] + ($this->byTopic === [] ? [] : ['byTopic' => $this->byTopic]);
     }
 

@@ -40,6 +40,7 @@ return new class extends Migration
             $table->string('mode');
             // Before anybody's extra time; null: none, or as the exam's rules say.
             $table->unsignedSmallInteger('minutes')->nullable();
+            $table->boolean('shuffled')->default(true);
             $table->string('seed');
             $table->unsignedSmallInteger('questions');
             $table->timestamps();

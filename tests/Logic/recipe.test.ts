@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import {
+  choicesOf,
   faultsOf,
   read,
   recipeOf,
@@ -20,6 +21,9 @@ const USUAL: Choices = {
   mode: 'tutor',
   spread: 'blueprint',
   minutes: '',
+  plain: false,
+  penalty: '0',
+  shuffled: true,
   byTopic: {},
 };
 const FULL: Choices = {
@@ -33,6 +37,9 @@ const FULL: Choices = {
   mode: 'timed',
   spread: 'by_hand',
   minutes: '40',
+  plain: true,
+  penalty: '1/3',
+  shuffled: false,
   byTopic: { wx: '4', 'nav.map': '3' },
 };
 const with_ = (part: Partial<Choices>): Choices => ({ ...USUAL, ...part });
@@ -74,6 +81,10 @@ describe('what is amiss is said beside its field', () => {
     for (const part of [{}, { count: '500' }, { minutes: '601' }, { spread: 'by_hand', byTopic: { wx: '1', nav: '' } }])
       expect(faultsOf(with_(part as Partial<Choices>))).toEqual({});
   });
+});
+
+test('a recipe that was kept brings its choices back', () => {
+  for (const choices of [USUAL, { ...FULL, count: '7' }]) expect(choicesOf(recipeOf(choices))).toEqual(choices);
 });
 
 test('the recipe for the server holds what was chosen', () => {

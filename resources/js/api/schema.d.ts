@@ -930,6 +930,12 @@ export interface components {
             /** @enum {string} */
             spread?: "blueprint" | "available" | "even" | "by_hand";
             minutes?: number | null;
+            /** @description Every question is worth one mark. */
+            plain?: boolean;
+            /** @description Share of its marks that a wrong answer costs, exact, or "exam". */
+            penalty?: string;
+            /** @description Options in an order of each sitting's own. */
+            shuffled?: boolean;
             /** @description How many of each topic, by code, where they are spread by hand. */
             byTopic?: {
                 [key: string]: number;

@@ -30,6 +30,9 @@ final class RecipeTest extends TestCase
         'mode' => 'timed',
         'spread' => 'even',
         'minutes' => 20,
+        'plain' => true,
+        'penalty' => '1/3',
+        'shuffled' => false,
     ];
 
     public function test_it_is_read_and_written_the_same(): void
@@ -120,6 +123,13 @@ final class RecipeTest extends TestCase
         yield 'a search without end' => [['words' => str_repeat('x', 201)], 'words'];
         yield 'words that are none' => [['words' => ['a']], 'words'];
         yield 'values without end' => [['tags' => ['paper' => array_map(strval(...), range(1, 51))]], 'too_many'];
+        yield 'a penalty beyond all marks' => [['penalty' => '3/2'], 'penalty'];
+        yield 'a penalty that pays' => [['penalty' => '-1/4'], 'penalty'];
+        yield 'a penalty that is no number' => [['penalty' => 'a lot'], 'penalty'];
+        yield 'by hand, and nothing typed' => [['spread' => 'by_hand'], 'by_topic'];
+        yield 'typed, and not by hand' => [['byTopic' => ['nav' => 3]], 'by_topic'];
+        yield 'less than nothing by hand' => [['spread' => 'by_hand', 'byTopic' => ['nav' => -1]], 'by_topic'];
+        yield 'half a question by hand' => [['spread' => 'by_hand', 'byTopic' => ['nav' => 1.5]], 'malformed'];
         yield 'a recipe from the future' => [['version' => 2], 'version'];
     }
 

@@ -134,6 +134,43 @@ final class BuilderTest extends TestCase
         self::assertSame($all, $count([])['available']);
     }
 
+    public function test_marks_and_what_a_wrong_answer_costs_are_as_chosen(): void
+    {
+        $this->actingAs($this->candidate());
+        $exam = $this->exam();
+        DB::table('question_versions')->update(['marks' => '3']);
+        $rules = $exam->rules + ['minutes' => 60, 'scale' => ['low' => 0, 'high' => 100, 'cut' => 60]];
+        $rules['sections'] = [
+            ['code' => 'a', 'name' => 'A', 'questions' => 5, 'marks' => 1, 'penalty' => '1/3', 'kinds' => ['single']],
+        ];
+        $exam->update(['rules' => $rules]);
+        $worth = function (array $choices): array {
+            $test = Sitting::query()->findOrFail($this->build($choices + ['count' => 3, 'pools' => []]))->test_id;
+
+            return DB::table('test_items')->where('test_id', $test)->distinct()->get(['marks', 'penalty'])
+                ->map(fn (object $item): array => [$item->marks, $item->penalty])->all();
+        };
+        self::assertSame([['3', '0']], $worth([]));
+        self::assertSame([['1', '0']], $worth(['plain' => true]));
+        self::assertSame([['3', '1/4']], $worth(['penalty' => '0.25']));
+        self::assertSame([['1', '1/3']], $worth(['plain' => true, 'penalty' => 'exam']));
+    }
+
+    public function test_options_stand_as_written_where_that_was_chosen(): void
+    {
+        $this->actingAs($this->candidate());
+        $orders = [];
+        foreach ([false, false, true, true] as $shuffled) {
+            $sitting = $this->build(['count' => 12, 'pools' => [], 'topics' => null, 'shuffled' => $shuffled]);
+            foreach ($this->open($sitting)['questions'] as $question) {
+                $ids = array_column($question['body']['options'], 'id');
+                $orders[$shuffled ? 'shuffled' : 'written'][implode(' ', $ids)] = true;
+            }
+        }
+        self::assertCount(12, $orders['written']);
+        self::assertGreaterThan(12, count($orders['shuffled']));
+    }
+
     public function test_a_unit_is_left_out_whole(): void
     {
         $this->actingAs($user = $this->candidate());

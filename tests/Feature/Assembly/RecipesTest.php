@@ -38,7 +38,10 @@ final class RecipesTest extends TestCase
             ->json('id');
         $kept = $this->getJson($path)->assertJsonPath('recipes.0.id', $id)->json('recipes.0.choices');
         self::assertEquals(
-            self::CHOICES + ['difficulties' => [], 'kinds' => [], 'spread' => 'blueprint'],
+            self::CHOICES + [
+                'difficulties' => [], 'kinds' => [], 'spread' => 'blueprint', 'plain' => false, 'penalty' => '0',
+                'shuffled' => true,
+            ],
             $kept,
         );
         // What was kept can be sent as it is.

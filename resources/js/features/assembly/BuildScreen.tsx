@@ -13,7 +13,7 @@ import { useTitle } from '../../ui/useTitle';
 import { count, MODES as MODE_NAMES } from '../../ui/words';
 import { useExam } from '../today/useExam';
 import { Narrow } from './Narrow';
-import { MODES, POOLS, toggled, type Choices, type Mode, type Pool, type Spread } from './recipe';
+import { MODES, PENALTIES, POOLS, toggled, type Choices, type Mode, type Pool, type Spread } from './recipe';
 import { Recipes } from './Recipes';
 import { Sentence } from './Sentence';
 import { Shortfall } from './Shortfall';
@@ -155,6 +155,20 @@ function Pick(props: { on: boolean; off?: boolean; onUse: () => void; children: 
       {props.on && <span aria-hidden="true">✓</span>}
       {props.children}
     </button>
+  );
+}
+
+function Tick(props: { on: boolean; onChange: (on: boolean) => void; children: ReactNode }) {
+  return (
+    <label className="flex min-h-11 cursor-pointer items-center gap-2 pointer-fine:min-h-9">
+      <input
+        type="checkbox"
+        className="checkbox checkbox-sm checkbox-primary"
+        checked={props.on}
+        onChange={(event) => props.onChange(event.target.checked)}
+      />
+      {props.children}
+    </label>
   );
 }
 
@@ -332,6 +346,28 @@ function HowToSit({ page, build }: { page: View<'Builder'>; build: Building }) {
             <span className="text-sm text-base-content/75">{ABOUT_MODES[mode]}</span>
           </label>
         ))}
+      </div>
+      <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-1">
+        <Tick on={choices.shuffled} onChange={(shuffled) => change({ shuffled })}>
+          shuffle options
+        </Tick>
+        <Tick on={choices.plain} onChange={(plain) => change({ plain })}>
+          one mark each
+        </Tick>
+        <label className="flex items-center gap-2">
+          a wrong answer costs
+          <select
+            value={choices.penalty}
+            onChange={(event) => change({ penalty: event.target.value })}
+            className="select w-auto border-base-content/50 text-base pointer-fine:h-9"
+          >
+            {PENALTIES.map((penalty) => (
+              <option key={penalty} value={penalty}>
+                {penalty === '0' ? 'nothing' : penalty === 'exam' ? 'as in the exam' : `${penalty} of its marks`}
+              </option>
+            ))}
+          </select>
+        </label>
       </div>
       {choices.mode === 'timed' && (
         <label className="mt-2 flex flex-wrap items-center gap-2">

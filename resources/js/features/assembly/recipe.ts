@@ -20,6 +20,11 @@ export interface Choices {
   mode: Mode;
   spread: Spread;
   minutes: string;
+  /** Every question is worth one mark. */
+  plain: boolean;
+  /** Share of its marks that a wrong answer costs, or as in the exam. */
+  penalty: string;
+  shuffled: boolean;
   /** By hand: code => as typed. */
   byTopic: Readonly<Record<string, string>>;
 }
@@ -39,6 +44,7 @@ export const POOLS: readonly { pool: Pool; label: string }[] = [
   { pool: 'due', label: 'due to revisit' },
 ];
 export const MODES: readonly Mode[] = ['tutor', 'timed', 'untimed'];
+export const PENALTIES = ['0', '1/4', '1/3', '1/2', '1', 'exam'] as const;
 const SPREADS: readonly Spread[] = ['blueprint', 'available', 'even', 'by_hand'];
 
 /** Reads choices from an address, so that a link and the back button bring them back. */
@@ -62,6 +68,9 @@ export function read(search: URLSearchParams, usual: Choices): Choices {
     mode: one('mode', MODES, usual.mode),
     spread: one('spread', SPREADS, usual.spread),
     minutes: search.get('minutes') ?? '',
+    plain: search.get('plain') === '1',
+    penalty: one<string>('penalty', PENALTIES, usual.penalty),
+    shuffled: search.get('shuffled') !== '0',
     byTopic: Object.fromEntries((list('by') ?? []).map((pair) => pair.split(':') as [string, string])),
   };
 }
@@ -82,6 +91,9 @@ export function written(choices: Choices, usual: Choices): URLSearchParams {
   put('mode', choices.mode, usual.mode);
   put('spread', choices.spread, usual.spread);
   put('minutes', choices.minutes);
+  put('plain', choices.plain ? '1' : '');
+  put('penalty', choices.penalty, usual.penalty);
+  put('shuffled', choices.shuffled ? '' : '0');
   put(
     'by',
     Object.entries(choices.byTopic)
@@ -140,6 +152,9 @@ export function recipeOf(choices: Choices): Recipe {
     spread,
     count: totalOf(choices),
     minutes: mode === 'timed' && choices.minutes !== '' ? Number(choices.minutes) : null,
+    plain: choices.plain,
+    penalty: choices.penalty,
+    shuffled: choices.shuffled,
     ...(byHand
       ? {
           byTopic: Object.fromEntries(
@@ -166,6 +181,9 @@ export function choicesOf(recipe: Recipe): Choices {
     mode: recipe.mode,
     spread: recipe.spread ?? 'blueprint',
     minutes: recipe.minutes ? String(recipe.minutes) : '',
+    plain: recipe.plain ?? false,
+    penalty: recipe.penalty ?? '0',
+    shuffled: recipe.shuffled ?? true,
     byTopic: byHand
       ? Object.fromEntries(Object.entries(recipe.byTopic ?? {}).map(([code, n]) => [code, String(n)]))
       : {},

@@ -21,6 +21,9 @@ function usualOf(page: View<'Builder'>): Choices {
     mode: 'tutor',
     spread: 'blueprint',
     minutes: '',
+    plain: false,
+    penalty: '0',
+    shuffled: true,
     byTopic: {},
   };
 }
