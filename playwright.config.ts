@@ -1,6 +1,6 @@
 import { defineConfig } from '@playwright/test';
 
-const PORT = 8123;
+const PORT = Number(process.env.UPLANDIA_PORT ?? 8123);
 const screenshots = process.env.UPLANDIA_SCREENSHOTS === '1';
 
 export default defineConfig({

@@ -64,6 +64,9 @@ Route::prefix('api')->group(function (): void {
             Route::put('recipes/{recipe}', [RecipeController::class, 'update']);
             Route::delete('recipes/{recipe}', [RecipeController::class, 'destroy']);
         });
+        Route::post('exams/{exam}/questions', [BuilderController::class, 'questions']);
+        Route::get('exams/{exam}/questions/{question}', [BuilderController::class, 'question'])
+            ->where('question', '[0-9]{1,12}');
         Route::post('exams/{exam}/facets', [BuilderController::class, 'facets']);
         Route::post('exams/{exam}/tests', [NewSittingController::class, 'build']);
         Route::post('exams/{exam}/papers/{paper}/sittings', [NewSittingController::class, 'paper']);

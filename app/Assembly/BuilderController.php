@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Http\Contract\Get;
 use App\Http\Contract\Post;
 use App\Question\Exam;
+use App\Question\QuestionView;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -19,8 +20,12 @@ use Uplandia\Core\Assembly\Supply;
 
 final readonly class BuilderController
 {
-    public function __construct(private Bank $bank, private Counting $counting, private Facets $facets)
-    {
+    public function __construct(
+        private Bank $bank,
+        private Counting $counting,
+        private Facets $facets,
+        private Picks $picks,
+    ) {
     }
 
     #[Get('/api/exams/{exam}/builder', 'What can I build from', returns: BuilderView::class)]
@@ -71,6 +76,32 @@ final readonly class BuilderController
     public function facets(RecipeRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->facets->of($exam, $user, $request->recipe()));
+    }
+
+    #[
+        Post(
+            '/api/exams/{exam}/questions',
+            'Which questions are there',
+            takes: PickRequest::class,
+            returns: PicksView::class,
+        ),
+    ]
+    public function questions(PickRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->picks->of(
+            exam: $exam,
+            user: $user,
+            recipe: $request->recipe(),
+            order: $request->order(),
+            down: $request->boolean('down'),
+            page: $request->integer('page', 1),
+        ));
+    }
+
+    #[Get('/api/exams/{exam}/questions/{question}', 'Look at a question', returns: QuestionView::class)]
+    public function question(Exam $exam, int $question): JsonResponse
+    {
+        return new JsonResponse($this->picks->look($exam, $question));
     }
 
     /** @return list<TopicCountsView> counted as they can be drawn */

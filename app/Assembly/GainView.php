@@ -14,7 +14,7 @@ final readonly class GainView
         #[
             OA\Property(
                 description: 'Name of the filter in the recipe.',
-                enum: ['topics', 'pools', 'difficulties', 'kinds', 'tags', 'words'],
+                enum: ['topics', 'pools', 'difficulties', 'kinds', 'tags', 'words', 'only'],
             ),
         ]
         public string $filter,

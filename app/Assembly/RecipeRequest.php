@@ -59,6 +59,12 @@ use Uplandia\Core\Question\Kind;
             new OA\Property(property: 'count', type: 'integer'),
             new OA\Property(property: 'mode', type: 'string', enum: Mode::class),
             new OA\Property(property: 'spread', type: 'string', enum: Spread::class),
+            new OA\Property(
+                property: 'only',
+                type: 'array',
+                items: new OA\Items(type: 'integer'),
+                description: 'Questions picked by hand; none: all.',
+            ),
             new OA\Property(property: 'minutes', type: 'integer', nullable: true),
             new OA\Property(property: 'plain', type: 'boolean', description: 'Every question is worth one mark.'),
             new OA\Property(
@@ -84,7 +90,7 @@ final class RecipeRequest extends Form
 {
     private const NAMES = [
         'topics', 'pools', 'difficulties', 'kinds', 'tags', 'words', 'mode', 'spread', 'byTopic', 'plain', 'penalty',
-        'shuffled',
+        'shuffled', 'only',
     ];
 
     /** @return array<string, list<mixed>> */

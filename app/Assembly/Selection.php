@@ -53,6 +53,9 @@ final readonly class Selection
         if ($this->heldBack !== []) {
             $query->whereIntegerNotInRaw('questions.id', collect($this->heldBack));
         }
+        if ($this->filters->only !== []) {
+            $query->whereIntegerInRaw('questions.id', collect($this->filters->only));
+        }
         if ($this->filters->difficulties !== []) {
             $query->whereIn('questions.difficulty', array_column($this->filters->difficulties, 'value'));
         }
@@ -151,14 +154,15 @@ final readonly class Selection
     /** Whether nothing is asked of the questions but their topics. */
     public function isPlain(): bool
     {
-        return $this->heldBack === [] && $this->filters->difficulties === [] && $this->filters->kinds === []
+        return $this->heldBack === [] && $this->filters->only === []
+            && $this->filters->difficulties === [] && $this->filters->kinds === []
             && $this->filters->tags === [] && $this->filters->words === '';
     }
 
     /** Whether what is asked of the questions leaves few of them: then the search had better begin there. */
     public function isNarrow(): bool
     {
-        return $this->filters->tags !== [] || $this->filters->words !== '';
+        return $this->filters->tags !== [] || $this->filters->words !== '' || $this->filters->only !== [];
     }
 
     /** @return list<int>|null topic ids; null: all of the exam */

@@ -20,6 +20,7 @@ final readonly class ShortfallWords
         'kinds' => 'any kind',
         'tags' => 'drop the tags',
         'words' => 'drop the search',
+        'only' => 'not only those picked',
     ];
 
     public function __construct(private Bank $bank)

@@ -31,6 +31,7 @@ final readonly class Filters
      * @param  list<Kind>  $kinds  none: all
      * @param  array<string, list<string>>  $tags  family => values; none: all
      * @param  string  $words  to be found in the texts; empty: none
+     * @param  list<int>  $only  questions picked by hand; none: all
      */
     public function __construct(
         public ?array $topics = null,
@@ -39,6 +40,7 @@ final readonly class Filters
         public array $kinds = [],
         public array $tags = [],
         public string $words = '',
+        public array $only = [],
     ) {
     }
 
@@ -82,6 +84,7 @@ final readonly class Filters
                 ),
                 tags: self::tags($fields),
                 words: $words,
+                only: self::picked($fields),
             );
         } catch (InvalidQuestion $malformed) {
             throw InvalidRecipe::because("These choices cannot be read: {$malformed->getMessage()}", 'malformed');
@@ -98,7 +101,7 @@ final readonly class Filters
             'kinds' => array_column($this->kinds, 'value'),
             'tags' => $this->tags,
             'words' => $this->words,
-        ];
+        ] + ($this->only === [] ? [] : ['only' => $this->only]);
     }
 
     /**
@@ -132,6 +135,7 @@ final readonly class Filters
             kinds: $this->kinds,
             tags: $tags,
             words: $this->words,
+            only: $this->only,
         );
     }
 
@@ -145,6 +149,7 @@ final readonly class Filters
             kinds: $name === 'kinds' ? [] : $this->kinds,
             tags: $name === 'tags' ? [] : $this->tags,
             words: $name === 'words' ? '' : $this->words,
+            only: $name === 'only' ? [] : $this->only,
         );
     }
 
@@ -160,6 +165,22 @@ final readonly class Filters
             static fn (string $value): mixed => $read($value) ?? throw InvalidRecipe::because($otherwise, $name),
             self::few($fields->texts($name)),
         );
+    }
+
+    /**
+     * @return list<int>
+     *
+     * @throws InvalidRecipe
+     * @throws InvalidQuestion
+     */
+    private static function picked(Fields $fields): array
+    {
+        $only = array_values(array_unique($fields->has('only') ? $fields->numbers('only') : []));
+        if (count($only) > Recipe::MOST_QUESTIONS) {
+            throw InvalidRecipe::because('Up to 500 questions can be picked.', 'too_many');
+        }
+
+        return $only;
     }
 
     /** @return array<string, list<string>> */

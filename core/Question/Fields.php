@@ -76,6 +76,21 @@ final readonly class Fields
     }
 
     /**
+     * @return list<int>
+     *
+     * @throws InvalidQuestion
+     */
+    public function numbers(string $name): array
+    {
+        return array_map(
+            static fn (mixed $value): int => is_int($value)
+                ? $value
+                : throw InvalidQuestion::because("\"{$name}\" must be a list of whole numbers."),
+            $this->items($name),
+        );
+    }
+
+    /**
      * @return array<string, string>
      *
      * @throws InvalidQuestion

@@ -148,3 +148,52 @@ test('a recipe is kept under a name, brought back, renamed and deleted', async (
   await page.getByRole('button', { name: `delete ${name} again` }).click();
   await expect(page.getByRole('button', { name: `${name} again`, exact: true })).toHaveCount(0);
 });
+
+for (const [size, viewport] of Object.entries({
+  desk: { width: 1280, height: 800 },
+  phone: { width: 360, height: 740 },
+})) {
+  test.describe(`hand-picked: ${size}`, () => {
+    test.use({ viewport });
+
+    test('by mouse, and a look before', async ({ page }) => {
+      await open(page, 'Petra Quill', '/build?pools=&topics=rope.knots');
+      await page.getByRole('button', { name: 'List what matches' }).click();
+      const boxes = page.getByRole('table', { name: 'Questions that match' }).getByRole('row');
+      await page.getByRole('button', { name: /^Difficulty/ }).click();
+      await page
+        .getByRole('button', { name: /^Look at:/ })
+        .first()
+        .click();
+      await expect(page.getByRole('dialog', { name: 'The question' })).toBeVisible();
+      await page.getByRole('button', { name: 'Close', exact: true }).click();
+      await boxes.nth(1).getByRole('checkbox').check();
+      await boxes.nth(3).getByRole('checkbox').check();
+      await expect(page.getByText('2 questions picked.')).toBeVisible();
+      await expect(page.getByText(/picked by hand, tutor/)).toBeVisible();
+      await expectAccessible(page);
+      await expectNoSidewaysScroll(page);
+      // A case is picked whole, so they may be more.
+      await expect(begins(page)).toBeEnabled();
+      const many = Number(/^\d+/.exec((await page.getByText(/picked by hand, tutor/).textContent()) ?? '')?.[0]);
+      expect(many).toBeGreaterThanOrEqual(2);
+      await begins(page).click();
+      await isFirst(page, many);
+    });
+  });
+}
+
+test('hand-picked by keyboard alone', async ({ page }) => {
+  await open(page, 'Petra Quill', '/build?pools=&topics=rope.knots');
+  await page.getByRole('button', { name: 'List what matches' }).press('Enter');
+  await page.getByRole('checkbox', { name: 'All on this page' }).press('Space');
+  await expect(page.getByText(/questions picked\.$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Pick none' }).press('Enter');
+  await expect(page.getByText(/questions picked\.$/)).toHaveCount(0);
+  await page.getByRole('table').getByRole('checkbox').nth(2).press('Space');
+  await expect(page.getByText('1 question picked.')).toBeVisible();
+  await expect(page.getByText(/on Knots, met or not, picked by hand/)).toBeVisible();
+  await expect(begins(page)).toBeEnabled();
+  await begins(page).press('Enter');
+  await expect(page.getByRole('heading', { name: /^Question 1 of/ })).toBeVisible();
+});

@@ -277,6 +277,23 @@ test('when time is up it is handed in as soon as that can be, whatever the serve
   expect(store.read().link.kind).toBe('handedIn');
 });
 
+test('nothing is sent beside what is handed in, nor after it', async () => {
+  const { store, server, time } = await openStore([]);
+  const answer = server.handIn.bind(server);
+  let hear: (() => void) | undefined;
+  server.handIn = (letter) => new Promise((done) => (hear = () => done(answer(letter))));
+  store.answer(1, { choice: 'b' });
+  const done = store.handIn();
+  await time.pass(500);
+  void store.flush();
+  await time.pass(60_000);
+  expect(server.sent('record')).toEqual([]);
+  hear?.();
+  expect(await done).toBe(true);
+  await time.pass(60_000);
+  expect(server.sent('record')).toEqual([]);
+});
+
 test('a second wish to hand in, while the first is on its way, is the same', async () => {
   const { store, server } = await openStore([]);
   expect(await Promise.all([store.handIn(), store.handIn()])).toEqual([true, true]);

@@ -178,6 +178,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which questions are there */
+        post: operations["whichQuestionsAreThere"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/questions/{question}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Look at a question */
+        get: operations["lookAtAQuestion"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/recipes": {
         parameters: {
             query?: never;
@@ -679,7 +713,7 @@ export interface components {
              * @description Name of the filter in the recipe.
              * @enum {string}
              */
-            filter: "topics" | "pools" | "difficulties" | "kinds" | "tags" | "words";
+            filter: "topics" | "pools" | "difficulties" | "kinds" | "tags" | "words" | "only";
             label: string;
             /** @description How many questions more. */
             more: number;
@@ -854,6 +888,45 @@ export interface components {
             possible: string;
             shareOfAll: string | null;
         };
+        /** @description A question to pick: what tells it from others, and nothing of its answer. */
+        Pick: {
+            id: number;
+            /** @description The beginning of its stem, without mark-up. */
+            excerpt: string;
+            topic: string;
+            /** @enum {string} */
+            kind: "single" | "several" | "true_false_grid" | "ordering" | "matching" | "grouping" | "dropdown_gaps" | "typed_gaps" | "number" | "picture" | "written";
+            /** @enum {string} */
+            difficulty: "easy" | "moderate" | "hard";
+            /**
+             * @description The latest; null: new to the candidate.
+             * @enum {string|null}
+             */
+            outcome: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending" | null;
+            flagged: boolean;
+            /**
+             * @description Picked whole; null: it stands alone.
+             * @enum {string|null}
+             */
+            unit: "case" | "passage" | "series" | null;
+        };
+        PickRequest: {
+            /** @description A page of the questions that the filters of a recipe leave. */
+            choices: components["schemas"]["Recipe"];
+            /** @description From 1. */
+            page?: number;
+            /** @enum {string} */
+            order?: "topic" | "stem" | "kind" | "difficulty" | "outcome";
+            /** @description The last first. */
+            down?: boolean;
+        };
+        Picks: {
+            /** @description Of all pages. */
+            total: number;
+            page: number;
+            pages: number;
+            questions: components["schemas"]["Pick"][];
+        };
         Picture: {
             file: string;
             alt: string;
@@ -929,6 +1002,8 @@ export interface components {
             mode: "tutor" | "timed" | "untimed";
             /** @enum {string} */
             spread?: "blueprint" | "available" | "even" | "by_hand";
+            /** @description Questions picked by hand; none: all. */
+            only?: number[];
             minutes?: number | null;
             /** @description Every question is worth one mark. */
             plain?: boolean;
@@ -1668,6 +1743,73 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Facets"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whichQuestionsAreThere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PickRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picks"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookAtAQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                question: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Question"];
                 };
             };
             /** @description It could not be done; the message says why. */

@@ -41,8 +41,8 @@ final class EdgeTest extends TestCase
                     continue;
                 }
                 $uri = str_replace(
-                    ['{exam}', '{sitting}', '{position}'],
-                    ['small-hills', '01J00000000000000000000000', '0'],
+                    ['{exam}', '{sitting}', '{position}', '{question}'],
+                    ['small-hills', '01J00000000000000000000000', '0', '1'],
                     $route->uri(),
                 );
                 $this->json($method, "/{$uri}")->assertUnauthorized();

@@ -13,7 +13,8 @@ import { useTitle } from '../../ui/useTitle';
 import { count, MODES as MODE_NAMES } from '../../ui/words';
 import { useExam } from '../today/useExam';
 import { Narrow } from './Narrow';
-import { MODES, PENALTIES, POOLS, toggled, type Choices, type Mode, type Pool, type Spread } from './recipe';
+import { Picks } from './Picks';
+import { KINDS, MODES, PENALTIES, POOLS, toggled, type Choices, type Mode, type Pool, type Spread } from './recipe';
 import { Recipes } from './Recipes';
 import { Sentence } from './Sentence';
 import { Shortfall } from './Shortfall';
@@ -32,19 +33,6 @@ const SPREADS: readonly [Spread, string][] = [
   ['by_hand', 'by hand'],
 ];
 const DIFFICULTIES = ['easy', 'moderate', 'hard'] as const;
-const KINDS = {
-  single: 'single answer',
-  several: 'several answers',
-  true_false_grid: 'true or false',
-  ordering: 'put in order',
-  matching: 'matching',
-  grouping: 'sort into groups',
-  dropdown_gaps: 'gaps to choose',
-  typed_gaps: 'gaps to type',
-  number: 'number',
-  picture: 'point on a picture',
-  written: 'written',
-} as const;
 const STEPS = [10, 20, 30, 50];
 
 export function Component() {
@@ -122,6 +110,7 @@ function Build({ page }: { page: View<'Builder'> }) {
           <Recipes exam={page.exam} build={build} />
         </div>
       </div>
+      <Picks exam={page.exam} build={build} />
       {page.papers.length > 0 && <Papers exam={page.exam} papers={page.papers} extraTime={page.extraTime} />}
     </form>
   );

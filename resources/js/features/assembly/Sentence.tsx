@@ -126,11 +126,12 @@ function poolWords({ pools }: Choices): string {
   );
 }
 
-function narrowed({ difficulties, kinds, tags, words }: Choices): string {
+function narrowed({ difficulties, kinds, tags, words, only }: Choices): string {
   const parts = [
     ...difficulties,
     ...(kinds.length ? [count(kinds.length, 'kind')] : []),
     ...Object.values(tags).flat(),
+    ...(only.length ? ['picked by hand'] : []),
     ...(words.trim() ? [`with ${words.trim()}`] : []),
   ];
   return parts.length > 3 ? `${parts.slice(0, 2).join(', ')} and more` : parts.join(', ');

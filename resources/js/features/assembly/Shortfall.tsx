@@ -12,6 +12,7 @@ const DROPPED: Record<View<'Gain'>['filter'], Partial<Choices>> = {
   kinds: { kinds: [] },
   tags: { tags: {} },
   words: { words: '' },
+  only: { only: [] },
 };
 
 /** Why the test cannot be made as it is asked for, and every way out, one click each. */

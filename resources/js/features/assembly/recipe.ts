@@ -16,6 +16,8 @@ export interface Choices {
   kinds: readonly Kind[];
   tags: Readonly<Record<string, readonly string[]>>;
   words: string;
+  /** Picked by hand; none: all that match. */
+  only: readonly number[];
   count: string;
   mode: Mode;
   spread: Spread;
@@ -43,6 +45,19 @@ export const POOLS: readonly { pool: Pool; label: string }[] = [
   { pool: 'in_gap_book', label: 'in my gap book' },
   { pool: 'due', label: 'due to revisit' },
 ];
+export const KINDS = {
+  single: 'single answer',
+  several: 'several answers',
+  true_false_grid: 'true or false',
+  ordering: 'put in order',
+  matching: 'matching',
+  grouping: 'sort into groups',
+  dropdown_gaps: 'gaps to choose',
+  typed_gaps: 'gaps to type',
+  number: 'number',
+  picture: 'point on a picture',
+  written: 'written',
+} as const;
 export const MODES: readonly Mode[] = ['tutor', 'timed', 'untimed'];
 export const PENALTIES = ['0', '1/4', '1/3', '1/2', '1', 'exam'] as const;
 const SPREADS: readonly Spread[] = ['blueprint', 'available', 'even', 'by_hand'];
@@ -64,6 +79,7 @@ export function read(search: URLSearchParams, usual: Choices): Choices {
         .map(([name, values]) => [name.slice('tag.'.length), values.split(',').filter(Boolean)]),
     ),
     words: search.get('words') ?? '',
+    only: (list('only') ?? []).map(Number).filter(Number.isSafeInteger),
     count: search.get('count') ?? usual.count,
     mode: one('mode', MODES, usual.mode),
     spread: one('spread', SPREADS, usual.spread),
@@ -87,6 +103,7 @@ export function written(choices: Choices, usual: Choices): URLSearchParams {
   put('kinds', choices.kinds.join(','));
   for (const [family, values] of Object.entries(choices.tags)) put(`tag.${family}`, values.join(','));
   put('words', choices.words);
+  put('only', choices.only.join(','));
   put('count', choices.count, usual.count);
   put('mode', choices.mode, usual.mode);
   put('spread', choices.spread, usual.spread);
@@ -148,6 +165,7 @@ export function recipeOf(choices: Choices): Recipe {
     kinds: [...kinds],
     tags: Object.fromEntries(Object.entries(choices.tags).map(([family, values]) => [family, [...values]])),
     words,
+    ...(choices.only.length ? { only: [...choices.only] } : {}),
     mode,
     spread,
     count: totalOf(choices),
@@ -177,6 +195,7 @@ export function choicesOf(recipe: Recipe): Choices {
     kinds: recipe.kinds ?? [],
     tags: recipe.tags ?? {},
     words: recipe.words ?? '',
+    only: recipe.only ?? [],
     count: String(recipe.count ?? 10),
     mode: recipe.mode,
     spread: recipe.spread ?? 'blueprint',

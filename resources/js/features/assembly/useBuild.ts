@@ -17,6 +17,7 @@ function usualOf(page: View<'Builder'>): Choices {
     kinds: [],
     tags: {},
     words: '',
+    only: [],
     count: String(Math.min(10, page.counts.all)),
     mode: 'tutor',
     spread: 'blueprint',
@@ -78,6 +79,12 @@ export function useBuild(page: View<'Builder'>) {
     enabled: sound,
     staleTime: 0,
   });
+  // What is picked by hand is the whole test, with what belongs to it.
+  const isLatest = !count.isPlaceholderData && key === JSON.stringify({ ...body, name: null });
+  const picked = choices.only.length > 0 && isLatest ? count.data?.available : undefined;
+  useEffect(() => {
+    if (picked) change({ count: String(picked) });
+  }, [picked, change]);
   // How many and how they are sat changes nothing in what each filter would leave.
   const filters = useDeferredValue(
     JSON.stringify({
@@ -106,6 +113,8 @@ export function useBuild(page: View<'Builder'>) {
     },
   });
   const total = totalOf(choices);
+  // Until the server has counted what was picked, nobody knows how many that is.
+  const isCounted = choices.only.length === 0 || picked === total;
   const atOnce = total <= SHORT;
   return {
     choices,
@@ -118,7 +127,7 @@ export function useBuild(page: View<'Builder'>) {
     /** Whether the address names topics that there are not. */
     unknownTopics: choices !== asked,
     /** Whether it can be built as it stands; unknown while the server is asked. */
-    ready: sound && count.data !== undefined && count.data.shortfall === null,
+    ready: sound && isCounted && count.data !== undefined && count.data.shortfall === null,
     total,
     atOnce,
     count: sound ? count.data : undefined,

@@ -84,6 +84,8 @@ export class Post {
 
   /** Sends what waits; an empty letter tells the server that the page is alive. */
   flush(): Promise<void> {
+    // Handing in sends all that waits; a letter beside it would come after the end.
+    if (this.handing) return this.handing.then(() => undefined);
     this.sending ??= this.send().finally(() => {
       this.sending = null;
     });
@@ -140,7 +142,9 @@ export class Post {
   }
 
   private async sendAllAndEnd(): Promise<boolean> {
+    this.callOff?.();
     await this.sending;
+    this.callOff?.();
     try {
       await this.sendAhead();
       do {

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assembly;
+
+use App\Account\User;
+use App\Http\Refusal;
+use App\Question\Exam;
+use App\Question\PlainExcerpt;
+use App\Question\QuestionShowing;
+use App\Question\QuestionView;
+use App\Question\Syllabus;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use stdClass;
+use Uplandia\Core\Assembly\Recipe;
+use Uplandia\Core\Assembly\Seed;
+use Uplandia\Core\Marking\Outcome;
+use Uplandia\Core\Question\Difficulty;
+use Uplandia\Core\Question\Kind;
+use Uplandia\Core\Question\UnitKind;
+
+/** The questions that some filters leave, a page at a time, to be picked by hand. */
+final readonly class Picks
+{
+    private const AT_ONCE = 25;
+
+    public function __construct(private Bank $bank)
+    {
+    }
+
+    public function of(Exam $exam, User $user, Recipe $recipe, PickOrder $order, bool $down, int $page): PicksView
+    {
+        $syllabus = Syllabus::of($exam);
+        $passing = fn (): Builder => $this->bank->passing($this->bank->selection(
+            exam: $exam,
+            user: $user,
+            filters: $recipe->filters,
+            syllabus: $syllabus,
+        ));
+        $total = $passing()->count();
+        $pages = max(1, (int) ceil($total / self::AT_ONCE));
+        $page = min($page, $pages);
+        // First which, from an index where there is one; then all about these few.
+        $ids = $this->sorted(questions: $passing(), order: $order, down: $down, user: $user)
+            ->forPage($page, self::AT_ONCE)
+            ->pluck('questions.id')
+            ->all();
+
+        return new PicksView(
+            total: $total,
+            page: $page,
+            pages: $pages,
+            questions: $this->about($ids, $user, $syllabus),
+        );
+    }
+
+    /**
+     * A question as a test would show it, in an order of its own and without any answer.
+     *
+     * @throws Refusal when the exam has none of that number to ask
+     */
+    public function look(Exam $exam, int $question): QuestionView
+    {
+        $row = DB::table('questions')
+            ->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
+            ->where('questions.exam_id', $exam->id)
+            ->where('questions.id', $question)
+            ->whereNull('questions.retired_at')
+            ->first(['questions.kind', 'shown', 'marks']) ?? throw Refusal::notFound();
+
+        return (new QuestionShowing(new Seed(Str::random(32)), shuffled: true))->question(
+            position: 0,
+            kind: Kind::from((string) $row->kind),
+            shown: (array) json_decode((string) $row->shown, true),
+            marks: (string) $row->marks,
+            penalty: '0',
+            unit: null,
+        );
+    }
+
+    private function sorted(Builder $questions, PickOrder $order, bool $down, User $user): Builder
+    {
+        $way = $down ? 'desc' : 'asc';
+        match ($order) {
+            PickOrder::Topic => $questions
+                ->join('topics', 'topics.id', '=', 'questions.topic_id')
+                ->orderBy('topics.position', $way),
+            PickOrder::Kind => $questions->orderBy('questions.kind', $way),
+            PickOrder::Difficulty => $questions->orderByRaw(
+                "case questions.difficulty when 'easy' then 1 when 'moderate' then 2 else 3 end {$way}",
+            ),
+            PickOrder::Stem => $questions
+                ->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
+                ->orderBy('question_versions.shown->stem', $way),
+            PickOrder::Outcome => $questions
+                ->leftJoin('standings as latest', fn ($join) => $join
+                    ->on('latest.question_id', '=', 'questions.id')
+                    ->where('latest.user_id', $user->id))
+                ->orderBy('latest.outcome', $way),
+        };
+
+        return $questions->orderBy('questions.id');
+    }
+
+    /**
+     * @param  array<mixed>  $ids  in order
+     * @return list<PickView>
+     */
+    private function about(array $ids, User $user, Syllabus $syllabus): array
+    {
+        $rows = DB::table('questions')
+            ->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
+            ->leftJoin('units', 'units.id', '=', 'questions.unit_id')
+            ->leftJoin('standings', fn ($join) => $join
+                ->on('standings.question_id', '=', 'questions.id')
+                ->where('standings.user_id', $user->id))
+            ->whereIn('questions.id', $ids)
+            ->get([
+                'questions.id', 'questions.topic_id', 'questions.kind', 'questions.difficulty',
+                'question_versions.shown', 'units.kind as unit', 'outcome', 'flagged',
+            ])
+            ->keyBy('id');
+        $views = [];
+        foreach ($ids as $id) {
+            if (isset($rows[$id])) {
+                $views[] = self::view($rows[$id], $syllabus);
+            }
+        }
+
+        return $views;
+    }
+
+    private static function view(stdClass $row, Syllabus $syllabus): PickView
+    {
+        $stem = json_decode((string) $row->shown, true)['stem'] ?? '';
+
+        return new PickView(
+            id: (int) $row->id,
+            excerpt: PlainExcerpt::of(is_string($stem) ? $stem : ''),
+            topic: $syllabus->get((int) $row->topic_id)->name,
+            kind: Kind::from((string) $row->kind),
+            difficulty: Difficulty::from((string) $row->difficulty),
+            outcome: $row->outcome === null ? null : Outcome::from((string) $row->outcome),
+            flagged: (bool) $row->flagged,
+            unit: $row->unit === null ? null : UnitKind::from((string) $row->unit),
+        );
+    }
+}

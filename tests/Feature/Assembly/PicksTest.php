@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Assembly;
+
+use App\Sitting\Sitting;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\TestWith;
+use Tests\Feature\TestCase;
+
+final class PicksTest extends TestCase
+{
+    private const PATH = '/api/exams/small-hills/questions';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->exam();
+        $this->actingAs($this->candidate());
+    }
+
+    public function test_what_matches_is_listed_a_page_at_a_time_without_any_key(): void
+    {
+        $question = (array) DB::table('questions')->first();
+        for ($i = 0; $i < 30; $i++) {
+            DB::table('questions')->insert(['id' => 1000 + $i, 'code' => "copy-{$i}"] + $question);
+        }
+        $first = $this->postJson(self::PATH, ['choices' => ['pools' => []]])->assertOk();
+        $first->assertJsonPath('total', 42)->assertJsonPath('pages', 2)->assertJsonCount(25, 'questions');
+        $second = $this->postJson(self::PATH, ['choices' => ['pools' => []], 'page' => 2])
+            ->assertJsonCount(17, 'questions');
+        $this->postJson(self::PATH, ['choices' => ['pools' => []], 'page' => 99])->assertJsonPath('page', 2);
+        $ids = [...$first->json('questions.*.id'), ...$second->json('questions.*.id')];
+        self::assertCount(42, array_unique($ids));
+        self::assertStringNotContainsString('withheld', (string) $first->getContent());
+        self::assertStringNotContainsString('"key"', (string) $first->getContent());
+        $this->postJson(self::PATH, ['choices' => ['topics' => ['water']]])->assertJsonPath('total', 4);
+        $this->postJson(self::PATH, ['choices' => ['pools' => ['missed']]])->assertJsonPath('total', 0);
+    }
+
+    /** @param  list<string>  $expected  values of the column, in order */
+    #[TestWith(['difficulty', false, ['easy', 'moderate', 'hard']])]
+    #[TestWith(['difficulty', true, ['hard', 'moderate', 'easy']])]
+    #[TestWith(['outcome', true, ['right', 'missed', null]])]
+    public function test_it_is_sorted_by_any_column(string $order, bool $down, array $expected): void
+    {
+        $ids = DB::table('questions')->orderBy('id')->limit(3)->pluck('id')->all();
+        DB::table('questions')->whereNotIn('id', $ids)->update(['retired_at' => now()]);
+        foreach (['moderate', 'easy', 'hard'] as $i => $difficulty) {
+            DB::table('questions')->where('id', $ids[$i])->update(['difficulty' => $difficulty]);
+        }
+        foreach (['right', 'missed'] as $i => $outcome) {
+            DB::table('standings')->insert([
+                'user_id' => auth()->id(), 'question_id' => $ids[$i], 'exam_id' => $this->exam()->id,
+                'topic_id' => DB::table('questions')->where('id', $ids[$i])->value('topic_id'), 'outcome' => $outcome,
+            ]);
+        }
+        $listed = $this->postJson(self::PATH, ['choices' => ['pools' => []], 'order' => $order, 'down' => $down])
+            ->assertOk()
+            ->json("questions.*.{$order}");
+        self::assertSame($expected, $listed);
+        foreach (['topic', 'stem', 'kind'] as $other) {
+            $this->postJson(self::PATH, ['choices' => ['pools' => []], 'order' => $other])
+                ->assertOk()
+                ->assertJsonCount(3, 'questions');
+        }
+    }
+
+    public function test_a_test_is_made_of_what_was_picked_with_what_belongs_to_it(): void
+    {
+        $ids = DB::table('questions')->orderBy('id')->pluck('id')->all();
+        $unit = DB::table('units')->insertGetId(
+            ['exam_id' => $this->exam()->id, 'code' => 'set', 'kind' => 'case', 'questions' => 2],
+        );
+        DB::table('questions')->whereIn('id', [$ids[4], $ids[5]])->update(['unit_id' => $unit]);
+        $picked = ['only' => [$ids[0], $ids[4]], 'topics' => null, 'pools' => [], 'mode' => 'untimed'];
+        $this->postJson('/api/exams/small-hills/count', $picked + ['count' => 3])
+            ->assertJsonPath('available', 3)
+            ->assertJsonPath('shortfall', null);
+        $test = Sitting::query()->findOrFail($this->build($picked + ['count' => 3]))->test_id;
+        self::assertEqualsCanonicalizing(
+            [$ids[0], $ids[4], $ids[5]],
+            DB::table('test_items')->where('test_id', $test)->pluck('question_id')->all(),
+        );
+        $this->postJson('/api/exams/small-hills/count', $picked + ['count' => 9])
+            ->assertJsonPath('shortfall.gains.0.filter', 'only');
+    }
+
+    public function test_a_look_shows_the_question_and_nothing_of_its_answer(): void
+    {
+        $id = DB::table('questions')->min('id');
+        $shown = $this->getJson(self::PATH."/{$id}")->assertOk();
+        self::assertNotSame([], $shown->json('body.options'));
+        foreach (['key', 'why', 'rationale'] as $never) {
+            self::assertStringNotContainsString("\"{$never}\"", (string) $shown->getContent());
+        }
+        $this->getJson(self::PATH.'/999999')->assertNotFound();
+        DB::table('questions')->where('id', $id)->update(['retired_at' => now()]);
+        $this->getJson(self::PATH."/{$id}")->assertNotFound();
+    }
+
+    /** @param  array<string, mixed>  $body */
+    #[TestWith([[]])]
+    #[TestWith([['choices' => 'x']])]
+    #[TestWith([['choices' => ['pools' => []], 'page' => 0]])]
+    #[TestWith([['choices' => ['pools' => []], 'order' => 'luck']])]
+    #[TestWith([['choices' => ['only' => ['x']]]])]
+    #[TestWith([['choices' => ['topics' => ['nowhere']]]])]
+    public function test_bad_wishes_get_a_sentence(array $body): void
+    {
+        $said = $this->postJson(self::PATH, $body)->assertStatus(422)->json('message');
+        self::assertStringEndsWith('.', $said);
+    }
+}
