@@ -157,7 +157,7 @@ for (const [size, viewport] of Object.entries({
     test.use({ viewport });
 
     test('by mouse, and a look before', async ({ page }) => {
-      await open(page, 'Petra Quill', '/build?pools=&topics=rope.knots');
+      await open(page, 'Petra Quill', '/build?pools=&topics=rope.knots&mode=untimed');
       await page.getByRole('button', { name: 'List what matches' }).click();
       const boxes = page.getByRole('table', { name: 'Questions that match' }).getByRole('row');
       await page.getByRole('button', { name: /^Difficulty/ }).click();
@@ -170,12 +170,12 @@ for (const [size, viewport] of Object.entries({
       await boxes.nth(1).getByRole('checkbox').check();
       await boxes.nth(3).getByRole('checkbox').check();
       await expect(page.getByText('2 questions picked.')).toBeVisible();
-      await expect(page.getByText(/picked by hand, tutor/)).toBeVisible();
+      await expect(page.getByText(/picked by hand, untimed/)).toBeVisible();
       await expectAccessible(page);
       await expectNoSidewaysScroll(page);
       // A case is picked whole, so they may be more.
       await expect(begins(page)).toBeEnabled();
-      const many = Number(/^\d+/.exec((await page.getByText(/picked by hand, tutor/).textContent()) ?? '')?.[0]);
+      const many = Number(/^\d+/.exec((await page.getByText(/picked by hand, untimed/).textContent()) ?? '')?.[0]);
       expect(many).toBeGreaterThanOrEqual(2);
       await begins(page).click();
       await isFirst(page, many);
@@ -184,7 +184,7 @@ for (const [size, viewport] of Object.entries({
 }
 
 test('hand-picked by keyboard alone', async ({ page }) => {
-  await open(page, 'Petra Quill', '/build?pools=&topics=rope.knots');
+  await open(page, 'Petra Quill', '/build?pools=&topics=rope.knots&mode=untimed');
   await page.getByRole('button', { name: 'List what matches' }).press('Enter');
   await page.getByRole('checkbox', { name: 'All on this page' }).press('Space');
   await expect(page.getByText(/questions picked\.$/)).toBeVisible();
