@@ -6,6 +6,7 @@ namespace App\Assembly;
 
 use App\Account\User;
 use App\Clock\Moment;
+use App\Http\Refusal;
 use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Question\Syllabus;
@@ -63,35 +64,50 @@ final readonly class Bank
         return $met;
     }
 
-    /**
-     * What passes some filters, by topic. Nothing is fetched of the questions themselves.
-     *
-     * @param  list<int>  $heldBack  questions to leave out
-     * @return array<int, Supply> by topic id, in the order of the blueprint
-     */
-    public function supplies(
-        Exam $exam,
-        User $user,
-        Filters $filters,
-        Syllabus $syllabus,
-        array $heldBack = [],
-    ): array {
-        $selection = $this->selection(
-            exam: $exam,
-            user: $user,
+    /** How many questions there are, and what came of those that the candidate has met. */
+    public function counts(Exam $exam, User $user): CountsView
+    {
+        $met = [];
+        foreach ($this->met($exam, $user) as $ofTopic) {
+            foreach ($ofTopic as $outcome => $n) {
+                $met[$outcome] = ($met[$outcome] ?? 0) + $n;
+            }
+        }
+
+        return CountsView::of((int) DB::table('topics')->where('exam_id', $exam->id)->sum('questions'), $met);
+    }
+
+    /** @throws Refusal for a topic that the exam does not have */
+    public function selection(Exam $exam, User $user, Filters $filters, Syllabus $syllabus): Selection
+    {
+        $today = ($enrolment = Enrolment::of($user->id, $exam->id))->dayOf(Moment::now($this->clock));
+
+        return new Selection(
+            search: $this->search,
+            exam: $exam->id,
+            user: $user->id,
             filters: $filters,
             syllabus: $syllabus,
-            heldBack: $heldBack,
+            dueUntil: $enrolment->allIsDueOn($today) ? null : $today,
         );
+    }
+
+    /**
+     * What a selection has to give, by topic. Nothing is fetched of the questions themselves.
+     *
+     * @return array<int, Supply> by topic id, in the order of the blueprint
+     */
+    public function supplies(Selection $selection): array
+    {
         $units = [];
-        foreach ($this->singles($selection, $syllabus) as $topic => $n) {
+        foreach ($this->singles($selection) as $topic => $n) {
             $units[$topic][1] = $n;
         }
         foreach ($this->filedBySize($selection) as [$topic, $size, $n]) {
             $units[$topic][$size] = ($units[$topic][$size] ?? 0) + $n;
         }
         $supplies = [];
-        foreach (array_merge([], ...$syllabus->chosen($filters->topics)) as $topic) {
+        foreach (array_keys($selection->topics()) as $topic) {
             if (isset($units[$topic])) {
                 $supplies[$topic] = new Supply($units[$topic]);
             }
@@ -100,26 +116,19 @@ final readonly class Bank
         return $supplies;
     }
 
+    /** How many questions a selection has to give in all. */
+    public function available(Selection $selection): int
+    {
+        return array_sum(array_column($this->supplies($selection), 'total'));
+    }
+
     /**
      * The units themselves, for drawing, as columns: a pool may hold the whole bank.
      *
-     * @param  list<int>  $heldBack  questions to leave out
      * @return array<int, Pool> by topic id
      */
-    public function pools(
-        Exam $exam,
-        User $user,
-        Filters $filters,
-        Syllabus $syllabus,
-        array $heldBack = [],
-    ): array {
-        $selection = $this->selection(
-            exam: $exam,
-            user: $user,
-            filters: $filters,
-            syllabus: $syllabus,
-            heldBack: $heldBack,
-        );
+    public function pools(Selection $selection): array
+    {
         $pools = $this->alone($selection);
         foreach ($this->filed($selection) as $unit => [$topic, $size, $seenMs]) {
             ($pools[$topic] ??= new Pool())->add(-$unit, $size, self::seconds($seenMs));
@@ -160,37 +169,11 @@ final readonly class Bank
     }
 
     /** How many questions pass everything but the pools, one by one. */
-    public function matching(Selection $selection, Syllabus $syllabus): int
+    public function matching(Selection $selection): int
     {
-        if (! $selection->isPlain()) {
-            return $selection->questions()->count();
-        }
-        $topics = $selection->topics() === null
-            ? $syllabus->all()
-            : array_intersect_key($syllabus->all(), array_flip($selection->topics()));
-
-        return array_sum(array_column($topics, 'questions'));
-    }
-
-    /** @param  list<int>  $heldBack */
-    public function selection(
-        Exam $exam,
-        User $user,
-        Filters $filters,
-        Syllabus $syllabus,
-        array $heldBack = [],
-    ): Selection {
-        $today = ($enrolment = Enrolment::of($user->id, $exam->id))->dayOf(Moment::now($this->clock));
-
-        return new Selection(
-            search: $this->search,
-            exam: $exam->id,
-            user: $user->id,
-            filters: $filters,
-            topics: $filters->topics === null ? null : array_merge([], ...$syllabus->chosen($filters->topics)),
-            heldBack: $heldBack,
-            dueUntil: $enrolment->allIsDueOn($today) ? null : $today,
-        );
+        return $selection->isPlain()
+            ? array_sum(array_column($selection->topics(), 'questions'))
+            : $selection->questions()->count();
     }
 
     /**
@@ -198,11 +181,11 @@ final readonly class Bank
      *
      * @return array<int, int> topic id => count
      */
-    private function singles(Selection $selection, Syllabus $syllabus): array
+    private function singles(Selection $selection): array
     {
         $alone = fn (): Builder => $selection->questions()->whereNull('questions.unit_id');
         if (! $selection->needsStandings()) {
-            return $selection->isPlain() ? self::kept($selection, $syllabus) : self::byTopic($alone());
+            return $selection->isPlain() ? self::kept($selection) : self::byTopic($alone());
         }
         if (! $selection->holdsNew()) {
             return $selection->isPlain()
@@ -210,7 +193,7 @@ final readonly class Bank
                 : self::byTopic($this->inPools($selection, $alone()));
         }
         // What is new is everything less what was met: counted from what was met, not by looking each one up.
-        $counts = $selection->isPlain() ? self::kept($selection, $syllabus) : self::byTopic($alone());
+        $counts = $selection->isPlain() ? self::kept($selection) : self::byTopic($alone());
         $elsewhere = match (true) {
             $selection->isPlain() => $this->metAlone($selection, $selection->metElsewhere(...)),
             $selection->isNarrow() => self::byTopic(
@@ -226,13 +209,9 @@ final readonly class Bank
     }
 
     /** @return array<int, int> topic id => how many stand alone, as it is kept */
-    private static function kept(Selection $selection, Syllabus $syllabus): array
+    private static function kept(Selection $selection): array
     {
-        $topics = $selection->topics() === null
-            ? $syllabus->all()
-            : array_intersect_key($syllabus->all(), array_flip($selection->topics()));
-
-        return array_filter(array_map(fn (SyllabusTopic $topic): int => $topic->alone, $topics));
+        return array_filter(array_map(fn (SyllabusTopic $topic): int => $topic->alone, $selection->topics()));
     }
 
     /**
@@ -245,8 +224,6 @@ final readonly class Bank
     private function metAlone(Selection $selection, Closure $narrow): array
     {
         $byTopic = fn (Builder $standings): Builder => $narrow($standings)
-            ->when($selection->topics() !== null, fn (Builder $some): Builder => $some
-                ->whereIntegerInRaw('standings.topic_id', collect($selection->topics())))
             ->groupBy('standings.topic_id')
             ->selectRaw('standings.topic_id as topic, count(*) as n');
         $counts = [];

@@ -31,19 +31,13 @@ final readonly class BuilderController
     #[Get('/api/exams/{exam}/builder', 'What can I build from', returns: BuilderView::class)]
     public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
-        $met = [];
-        foreach ($this->bank->met($exam, $user) as $counts) {
-            foreach ($counts as $outcome => $n) {
-                $met[$outcome] = ($met[$outcome] ?? 0) + $n;
-            }
-        }
         $syllabus = Syllabus::of($exam);
 
         return new JsonResponse(
             new BuilderView(
                 exam: $exam->slug,
                 examName: $exam->name,
-                counts: CountsView::of(array_sum(array_column($syllabus->all(), 'questions')), $met),
+                counts: $this->bank->counts($exam, $user),
                 topics: $this->topics($exam, $user, $syllabus),
                 minutesPerQuestion: (float) $exam->rules['minutesPerQuestion'],
                 extraTime: $user->extra_time,
@@ -107,12 +101,15 @@ final readonly class BuilderController
     /** @return list<TopicCountsView> counted as they can be drawn */
     private function topics(Exam $exam, User $user, Syllabus $syllabus): array
     {
-        $supplies = fn (Filters $filters): array => array_map(
-            fn (Supply $supply): int => $supply->total,
-            $this->bank->supplies(exam: $exam, user: $user, filters: $filters, syllabus: $syllabus),
+        $everything = $this->bank->selection(
+            exam: $exam,
+            user: $user,
+            filters: new Filters(),
+            syllabus: $syllabus,
         );
-        $all = $supplies(new Filters());
-        $new = $supplies(new Filters(pools: [Pool::NewToMe]));
+        $total = fn (Supply $supply): int => $supply->total;
+        $all = array_map($total, $this->bank->supplies($everything));
+        $new = array_map($total, $this->bank->supplies($everything->by(new Filters(pools: [Pool::NewToMe]))));
 
         return array_map(
             fn (SyllabusTopic $top): TopicCountsView => self::counted(

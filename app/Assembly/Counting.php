@@ -26,15 +26,9 @@ final readonly class Counting
             name: TestName::of($recipe, $syllabus),
             topics: self::topics($plan, $syllabus),
             shortfall: $plan->counts === null
-                ? $this->words->of(exam: $exam, user: $user, recipe: $recipe, plan: $plan)
+                ? $this->words->of($recipe, $plan, $syllabus)
                 : null,
-            leftOut: $plan->heldBack === [] ? null : $this->leftOut(
-                exam: $exam,
-                user: $user,
-                recipe: $recipe,
-                syllabus: $syllabus,
-                plan: $plan,
-            ),
+            leftOut: $plan->holdsBack ? $this->leftOut($plan) : null,
             minutes: TestBuilder::minutesFor($exam, $recipe->count),
         );
     }
@@ -75,10 +69,10 @@ final readonly class Counting
         return $fits;
     }
 
-    private function leftOut(Exam $exam, User $user, Recipe $recipe, Syllabus $syllabus, Plan $plan): ?string
+    private function leftOut(Plan $plan): ?string
     {
-        $all = $this->bank->supplies(exam: $exam, user: $user, filters: $recipe->filters, syllabus: $syllabus);
-        $left = array_sum(array_column($all, 'total')) - array_sum(array_column($plan->byTopic, 'total'));
+        $left = $this->bank->available($plan->selection->without([]))
+            - array_sum(array_column($plan->byTopic, 'total'));
 
         return match ($left) {
             0 => null,

@@ -44,12 +44,4 @@ final readonly class CountsView
             flagged: $met['flagged'] ?? 0,
         );
     }
-
-    /** @param  list<self>  $parts */
-    public static function sum(array $parts): self
-    {
-        $sum = fn (string $name): int => array_sum(array_column($parts, $name));
-
-        return new self(...array_map($sum, array_keys(get_class_vars(self::class))));
-    }
 }

@@ -21,20 +21,19 @@ final readonly class Facets
 
     public function of(Exam $exam, User $user, Recipe $recipe): FacetsView
     {
-        $syllabus = Syllabus::of($exam);
-        $selection = fn (Filters $filters): Selection => $this->bank->selection(
+        $filters = $recipe->filters;
+        $selection = $this->bank->selection(
             exam: $exam,
             user: $user,
             filters: $filters,
-            syllabus: $syllabus,
+            syllabus: Syllabus::of($exam),
         );
-        $filters = $recipe->filters;
-        $tags = $this->tags($exam, $selection, $filters);
+        $tags = $this->tags($selection, $filters);
 
         return new FacetsView(
-            pools: $this->pools($selection($filters->without('pools')), $syllabus),
-            difficulties: $this->column($selection($filters->without('difficulties')), 'difficulty'),
-            kinds: $this->column($selection($filters->without('kinds')), 'kind'),
+            pools: $this->pools($selection->by($filters->without('pools'))),
+            difficulties: $this->column($selection->by($filters->without('difficulties')), 'difficulty'),
+            kinds: $this->column($selection->by($filters->without('kinds')), 'kind'),
             holds: $tags[Filters::HOLDS] ?? [],
             found: $tags[Filters::FOUND] ?? [],
             tags: array_diff_key($tags, [Filters::HOLDS => 0, Filters::FOUND => 0]),
@@ -42,7 +41,7 @@ final readonly class Facets
     }
 
     /** @return array<string, int> by pool */
-    private function pools(Selection $selection, Syllabus $syllabus): array
+    private function pools(Selection $selection): array
     {
         $met = $selection->isNarrow()
             ? $selection->besideStandings($selection->questions())
@@ -69,7 +68,7 @@ final readonly class Facets
                 $counts[$pool->value] += (int) $row->{$pool->value};
             }
         }
-        $counts[Pool::NewToMe->value] = $this->bank->matching($selection, $syllabus) - $seen;
+        $counts[Pool::NewToMe->value] = $this->bank->matching($selection) - $seen;
 
         return $counts;
     }
@@ -77,20 +76,25 @@ final readonly class Facets
     /** @return array<string, int> by value of a column of questions */
     private function column(Selection $selection, string $column): array
     {
-        return self::counted(
-            $this->bank->passing($selection)->groupBy("questions.{$column}")->select("questions.{$column} as value"),
-        );
+        $rows = $this->bank
+            ->passing($selection)
+            ->groupBy("questions.{$column}")
+            ->selectRaw("questions.{$column} as value, count(*) as n")
+            ->get();
+        $counts = [];
+        foreach ($rows as $row) {
+            $counts[(string) $row->value] = (int) $row->n;
+        }
+
+        return $counts;
     }
 
-    /**
-     * @param  callable(Filters): Selection  $selection
-     * @return array<string, array<string, int>> by family and value
-     */
-    private function tags(Exam $exam, callable $selection, Filters $filters): array
+    /** @return array<string, array<string, int>> by family and value */
+    private function tags(Selection $selection, Filters $filters): array
     {
-        $tags = $this->families($selection($filters), null, array_keys($filters->tags));
+        $tags = $this->families($selection, null, array_keys($filters->tags));
         foreach (array_keys($filters->tags) as $family) {
-            $others = $selection($filters->withTags(array_diff_key($filters->tags, [$family => 0])));
+            $others = $selection->by($filters->withTags(array_diff_key($filters->tags, [$family => 0])));
             $tags += $this->families($others, (string) $family, []);
         }
         ksort($tags);
@@ -121,16 +125,5 @@ final readonly class Facets
         }
 
         return $tags;
-    }
-
-    /** @return array<string, int> */
-    private static function counted(Builder $values): array
-    {
-        $counts = [];
-        foreach ($values->selectRaw('count(*) as n')->get() as $row) {
-            $counts[(string) $row->value] = (int) $row->n;
-        }
-
-        return $counts;
     }
 }

@@ -34,17 +34,17 @@ final readonly class Picks
     public function of(Exam $exam, User $user, Recipe $recipe, PickOrder $order, bool $down, int $page): PicksView
     {
         $syllabus = Syllabus::of($exam);
-        $passing = fn (): Builder => $this->bank->passing($this->bank->selection(
+        $selection = $this->bank->selection(
             exam: $exam,
             user: $user,
             filters: $recipe->filters,
             syllabus: $syllabus,
-        ));
-        $total = $passing()->count();
+        );
+        $total = $this->bank->passing($selection)->count();
         $pages = max(1, (int) ceil($total / self::AT_ONCE));
         $page = min($page, $pages);
         // First which, from an index where there is one; then all about these few.
-        $ids = $this->sorted(questions: $passing(), order: $order, down: $down, user: $user)
+        $ids = $this->sorted(questions: $this->bank->passing($selection), order: $order, down: $down, user: $user)
             ->forPage($page, self::AT_ONCE)
             ->pluck('questions.id')
             ->all();

@@ -19,7 +19,7 @@ final readonly class Plan
      * @param  int|null  $below  the largest count under what is wanted that can be made
      * @param  int|null  $above  the smallest count over it
      * @param  array<string, int>  $short  code of a topic => how many are missing there
-     * @param  list<int>  $heldBack  questions that are left out
+     * @param  bool  $holdsBack  whether questions of a running sitting are left out of the selection
      */
     public function __construct(
         public array $codes,
@@ -31,7 +31,8 @@ final readonly class Plan
         public ?int $below,
         public ?int $above,
         public array $short,
-        public array $heldBack,
+        public Selection $selection,
+        public bool $holdsBack,
     ) {
     }
 }

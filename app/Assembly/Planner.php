@@ -30,13 +30,10 @@ final readonly class Planner
     {
         // Tutor mode shows answers. What a sitting with a clock still asks for is none of its questions.
         $heldBack = $recipe->mode === Mode::Tutor ? $this->running->heldBack($user) : [];
-        $byTopic = $this->bank->supplies(
-            exam: $exam,
-            user: $user,
-            filters: $recipe->filters,
-            syllabus: $syllabus,
-            heldBack: $heldBack,
-        );
+        $selection = $this->bank
+            ->selection(exam: $exam, user: $user, filters: $recipe->filters, syllabus: $syllabus)
+            ->without($heldBack);
+        $byTopic = $this->bank->supplies($selection);
         $parts = $recipe->spread === Spread::ByHand
             ? self::byHand($recipe, $syllabus)
             : self::tops($recipe->filters, $syllabus);
@@ -70,7 +67,8 @@ final readonly class Planner
                 array_combine($codes, $wanted),
                 array_combine($codes, array_column($supplies, 'total')),
             )->shortByTopic ?? [],
-            heldBack: $heldBack,
+            selection: $selection,
+            holdsBack: $heldBack !== [],
         );
     }
 

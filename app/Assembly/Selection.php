@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
+use App\Http\Refusal;
+use App\Question\Syllabus;
+use App\Question\SyllabusTopic;
 use App\Question\TextSearch;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -17,20 +20,68 @@ use Uplandia\Core\Assembly\SearchText;
  */
 final readonly class Selection
 {
+    /** @var list<int>|null ids of the topics that are asked for, in the blueprint's order; null: all of the exam */
+    private ?array $topics;
+
     /**
-     * @param  list<int>|null  $topics  ids; null: all of the exam
+     * @param  Syllabus  $syllabus  of the exam
      * @param  list<int>  $heldBack  questions that are left out, whatever the filters say
      * @param  int|null  $dueUntil  the last day on which what is scheduled is due; null: all that is scheduled is
+     *
+     * @throws Refusal for a topic that the exam does not have
      */
     public function __construct(
         private TextSearch $search,
         private int $exam,
         private int $user,
         private Filters $filters,
-        private ?array $topics,
-        private array $heldBack,
+        private Syllabus $syllabus,
         private ?int $dueUntil,
+        private array $heldBack = [],
     ) {
+        $this->topics = $filters->topics === null
+            ? null
+            : array_merge([], ...$syllabus->chosen($filters->topics));
+    }
+
+    /** The same by other filters. */
+    public function by(Filters $filters): self
+    {
+        return new self(
+            search: $this->search,
+            exam: $this->exam,
+            user: $this->user,
+            filters: $filters,
+            syllabus: $this->syllabus,
+            dueUntil: $this->dueUntil,
+            heldBack: $this->heldBack,
+        );
+    }
+
+    /**
+     * The same without some questions.
+     *
+     * @param  list<int>  $heldBack
+     */
+    public function without(array $heldBack): self
+    {
+        return new self(
+            search: $this->search,
+            exam: $this->exam,
+            user: $this->user,
+            filters: $this->filters,
+            syllabus: $this->syllabus,
+            dueUntil: $this->dueUntil,
+            heldBack: $heldBack,
+        );
+    }
+
+    /** @return array<int, SyllabusTopic> those that are asked for, by id, in the order of the blueprint */
+    public function topics(): array
+    {
+        return $this->topics === null
+            ? $this->syllabus->all()
+            : array_intersect_key($this->syllabus->all(), array_flip($this->topics));
     }
 
     public function needsStandings(): bool
@@ -95,14 +146,8 @@ final readonly class Selection
     {
         $joined = $questions->joins ?? [];
         $questions->joins = null;
-        $questions
-            ->from('standings')
-            ->crossJoin('questions')
-            ->whereColumn('questions.id', 'standings.question_id')
-            ->where('standings.user_id', $this->user)
-            ->where('standings.exam_id', $this->exam)
-            ->when($this->topics !== null, fn (Builder $some): Builder => $some
-                ->whereIntegerInRaw('standings.topic_id', collect($this->topics)));
+        $this->own($questions->from('standings')->crossJoin('questions')
+            ->whereColumn('questions.id', 'standings.question_id'));
         $questions->joins = [...$questions->joins ?? [], ...$joined];
 
         return $questions;
@@ -117,12 +162,10 @@ final readonly class Selection
             ->where('standings.user_id', $this->user);
     }
 
-    /** What the candidate has met or marked of the exam, whatever has become of the questions. */
+    /** What the candidate has met or marked of the topics, whatever has become of the questions. */
     public function standings(): Builder
     {
-        return DB::table('standings')
-            ->where('standings.user_id', $this->user)
-            ->where('standings.exam_id', $this->exam);
+        return $this->own(DB::table('standings'));
     }
 
     /**
@@ -132,17 +175,27 @@ final readonly class Selection
      */
     public function standingsOfOthers(): array
     {
-        $looked = fn (Builder $questions): Builder => $questions
-            ->where('questions.exam_id', $this->exam)
-            ->crossJoin('standings')
-            ->whereColumn('standings.question_id', 'questions.id')
-            ->where('standings.user_id', $this->user)
-            ->where('standings.exam_id', $this->exam);
+        $looked = fn (Builder $questions): Builder => $this->own(
+            $questions
+                ->where('questions.exam_id', $this->exam)
+                ->crossJoin('standings')
+                ->whereColumn('standings.question_id', 'questions.id'),
+        );
 
         return [
             $looked(DB::table('questions')->whereNotNull('questions.retired_at')),
             $looked(DB::table('questions')->whereNull('questions.retired_at')->whereNotNull('questions.unit_id')),
         ];
+    }
+
+    /** Standings of the candidate, in the exam and its topics. */
+    private function own(Builder $standings): Builder
+    {
+        $standings->where('standings.user_id', $this->user)->where('standings.exam_id', $this->exam);
+
+        return $this->topics === null
+            ? $standings
+            : $standings->whereIntegerInRaw('standings.topic_id', collect($this->topics));
     }
 
     /** Whether only what was never seen is wanted. */
@@ -165,12 +218,6 @@ final readonly class Selection
         return $this->filters->tags !== [] || $this->filters->words !== '' || $this->filters->only !== [];
     }
 
-    /** @return list<int>|null topic ids; null: all of the exam */
-    public function topics(): ?array
-    {
-        return $this->topics;
-    }
-
     /** Only those in one of the pools; needs standings. */
     public function inPools(Builder $query): Builder
     {
@@ -183,47 +230,32 @@ final readonly class Selection
         return $query->whereNotNull('standings.outcome')->whereNot($this->anyPool(...));
     }
 
-    /** Said in full: of what has no due day, SQL would know neither that it is due nor that it is not. */
-    private function isDue(Builder $due): void
-    {
-        $due->whereNotNull('standings.due_day');
-        if ($this->dueUntil !== null) {
-            $due->where('standings.due_day', '<=', $this->dueUntil);
-        }
-    }
-
     /**
-     * Whether a standing is in a pool that goes by a mark, as SQL and its bindings.
+     * Whether a question is in a pool, as SQL and its bindings. Never unknown, so that it can be turned round: of what
+     * has no due day, SQL would know neither that it is due nor that it is not.
      *
-     * @return array{string, list<int>}
+     * @return array{string, list<int|string|null>}
      */
     public function isIn(Pool $pool): array
     {
         return match ($pool) {
+            Pool::NewToMe => ['standings.outcome is null', []],
             Pool::Flagged => ['standings.flagged', []],
             Pool::Starred => ['standings.starred', []],
             Pool::WithNotes => ['standings.noted', []],
             Pool::FalseFooting => ['standings.false_footing', []],
             Pool::InGapBook => ['standings.gap_open', []],
-            default => $this->dueUntil === null
+            Pool::Due => $this->dueUntil === null
                 ? ['standings.due_day is not null', []]
-                : ['standings.due_day <= ?', [$this->dueUntil]],
+                : ['(standings.due_day is not null and standings.due_day <= ?)', [$this->dueUntil]],
+            default => ['standings.outcome = ?', [$pool->outcome()?->value]],
         };
     }
 
     private function anyPool(Builder $any): void
     {
         foreach ($this->filters->pools as $pool) {
-            match ($pool) {
-                Pool::NewToMe => $any->orWhereNull('standings.outcome'),
-                Pool::Flagged => $any->orWhere('standings.flagged', true),
-                Pool::Starred => $any->orWhere('standings.starred', true),
-                Pool::WithNotes => $any->orWhere('standings.noted', true),
-                Pool::FalseFooting => $any->orWhere('standings.false_footing', true),
-                Pool::InGapBook => $any->orWhere('standings.gap_open', true),
-                Pool::Due => $any->orWhere($this->isDue(...)),
-                default => $any->orWhere('standings.outcome', $pool->outcome()?->value),
-            };
+            $any->orWhereRaw(...$this->isIn($pool));
         }
     }
 }

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use App\Account\User;
-use App\Question\Exam;
 use App\Question\Syllabus;
+use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Assembly\Shortfall;
 
@@ -28,12 +27,12 @@ final readonly class ShortfallWords
     }
 
     /** @param  Plan  $plan  that comes to nothing */
-    public function of(Exam $exam, User $user, Recipe $recipe, Plan $plan): ShortfallView
+    public function of(Recipe $recipe, Plan $plan, Syllabus $syllabus): ShortfallView
     {
         $enough = $plan->short === [] && $plan->available >= $recipe->count;
-        $gains = $enough ? [] : $this->gains(exam: $exam, user: $user, recipe: $recipe, plan: $plan);
+        $gains = $enough ? [] : $this->gains($recipe, $plan);
         $reason = match (true) {
-            $plan->short !== [] => self::shortTopics($plan, Syllabus::of($exam)),
+            $plan->short !== [] => self::shortTopics($plan, $syllabus),
             $enough && $recipe->byTopic !== [] => 'Some of these questions come together, as cases or sets, so exactly '.
                 'these counts cannot be made up.',
             $enough => 'Some of these questions come together, as cases or sets, so exactly '.
@@ -86,25 +85,13 @@ final readonly class ShortfallWords
     }
 
     /** @return list<GainView> what dropping each filter would add, largest first */
-    private function gains(Exam $exam, User $user, Recipe $recipe, Plan $plan): array
+    private function gains(Recipe $recipe, Plan $plan): array
     {
-        $syllabus = Syllabus::of($exam);
         $here = array_sum(array_column($plan->byTopic, 'total'));
-        $without = [];
-        foreach ($recipe->filters->dropped() as $name => $filters) {
-            $without[$name] = [
-                'all' => array_sum(array_column(
-                    $this->bank->supplies(
-                        exam: $exam,
-                        user: $user,
-                        filters: $filters,
-                        syllabus: $syllabus,
-                        heldBack: $plan->heldBack,
-                    ),
-                    'total',
-                )),
-            ];
-        }
+        $without = array_map(
+            fn (Filters $filters): array => ['all' => $this->bank->available($plan->selection->by($filters))],
+            $recipe->filters->dropped(),
+        );
         $gains = Shortfall::of(['all' => $here + 1], ['all' => $here], $without)->gainByFilter ?? [];
 
         return array_map(

@@ -45,17 +45,11 @@ final readonly class TestBuilder
         if ($plan->counts === null) {
             throw Refusal::unmet(
                 $plan->available < $recipe->count ? 'too_few' : 'does_not_fit',
-                $this->words->of(exam: $exam, user: $user, recipe: $recipe, plan: $plan)->sentence,
+                $this->words->of($recipe, $plan, $syllabus)->sentence,
             );
         }
         $seed = new Seed($seed ?? Str::random(32));
-        $pools = $this->bank->pools(
-            exam: $exam,
-            user: $user,
-            filters: $recipe->filters,
-            syllabus: $syllabus,
-            heldBack: $plan->heldBack,
-        );
+        $pools = $this->bank->pools($plan->selection);
         $drawn = [];
         foreach ($plan->topics as $i => $topics) {
             if ($plan->counts[$i] > 0) {

@@ -119,8 +119,9 @@ final readonly class DemoHistory
     {
         $mode = $progress >= ($story['timed_from'] ?? 0.5) ? Mode::Timed : Mode::Tutor;
         $again = new Filters(pools: [Pool::Missed, Pool::Partly, Pool::LeftBlank]);
-        $supplies = $this->bank->supplies(exam: $exam, user: $user, filters: $again, syllabus: Syllabus::of($exam));
-        $wrong = array_sum(array_column($supplies, 'total'));
+        $wrong = $this->bank->available(
+            $this->bank->selection(exam: $exam, user: $user, filters: $again, syllabus: Syllabus::of($exam)),
+        );
         if ($i % 3 === 2 && $wrong >= 4) {
             return new Recipe(
                 filters: $again,

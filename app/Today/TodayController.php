@@ -6,7 +6,6 @@ namespace App\Today;
 
 use App\Account\User;
 use App\Assembly\Bank;
-use App\Assembly\CountsView;
 use App\Http\Contract\Get;
 use App\Question\Exam;
 use App\Sitting\Closing;
@@ -15,7 +14,6 @@ use App\Sitting\Stage;
 use Brick\Math\BigRational;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Shown;
 
 final class TodayController
@@ -38,12 +36,6 @@ final class TodayController
     public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $this->closing->settleOverdue($user);
-        $met = [];
-        foreach ($this->bank->met($exam, $user) as $counts) {
-            foreach ($counts as $outcome => $n) {
-                $met[$outcome] = ($met[$outcome] ?? 0) + $n;
-            }
-        }
         $sittings = fn () => Sitting::query()->with('test')->where('user_id', $user->id)->where('exam_id', $exam->id);
 
         $open = $sittings()
@@ -59,7 +51,7 @@ final class TodayController
                 examName: $exam->name,
                 summary: $exam->summary,
                 exams: $this->links(),
-                counts: CountsView::of((int) DB::table('topics')->where('exam_id', $exam->id)->sum('questions'), $met),
+                counts: $this->bank->counts($exam, $user),
                 open: array_map($this->open(...), array_values($open->all())),
                 past: array_map($this->past(...), array_values($past->all())),
             ),

@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Assembly\Bank;
 use App\Assembly\Counting;
 use App\Assembly\CountView;
+use App\Assembly\Selection;
 use App\Assembly\TestBuilder;
 use App\Http\Refusal;
 use App\Question\Exam;
@@ -76,7 +77,17 @@ final class BankTest extends TestCase
     /** @return array<int, Supply> */
     private function supplies(Filters $filters): array
     {
-        return app(Bank::class)->supplies($this->exam, $this->user, $filters, Syllabus::of($this->exam));
+        return app(Bank::class)->supplies($this->selection($filters));
+    }
+
+    private function selection(Filters $filters): Selection
+    {
+        return app(Bank::class)->selection(
+            exam: $this->exam,
+            user: $this->user,
+            filters: $filters,
+            syllabus: Syllabus::of($this->exam),
+        );
     }
 
     /** @param  list<Pool>  $pools */
@@ -201,7 +212,7 @@ final class BankTest extends TestCase
             $filters = new Filters(pools: $chosen);
             $drawn = array_map(
                 fn (\App\Assembly\Pool $units): array => array_count_values($units->sizes),
-                $bank->pools($this->exam, $this->user, $filters, Syllabus::of($this->exam)),
+                $bank->pools($this->selection($filters)),
             );
             $counted = array_map(fn (Supply $supply): array => $supply->units, $this->supplies($filters));
             self::assertEquals($drawn, $counted, implode(', ', array_column($chosen, 'value')));

@@ -11,7 +11,6 @@ use App\Workshop\BankLoader;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Feature\TestCase;
 use Uplandia\Core\Assembly\Filters;
-use Uplandia\Core\Assembly\Supply;
 
 /**
  * What candidates may see of questions can be searched, by any text at all; what they may not see is never searched.
@@ -27,14 +26,14 @@ final class TextSearchTest extends TestCase
     private function found(string $words): int
     {
         $exam = Exam::query()->where('slug', 'kinds')->firstOrFail();
-        $supplies = app(Bank::class)->supplies(
-            $exam,
-            $this->candidate(),
-            new Filters(words: $words),
-            Syllabus::of($exam),
-        );
+        $bank = app(Bank::class);
 
-        return Supply::together(array_values($supplies))->total;
+        return $bank->available($bank->selection(
+            exam: $exam,
+            user: $this->candidate(),
+            filters: new Filters(words: $words),
+            syllabus: Syllabus::of($exam),
+        ));
     }
 
     #[TestWith(['', 15])]
