@@ -119,7 +119,7 @@ final readonly class Recipe
      */
     private static function byTopic(Fields $fields): array
     {
-        $byTopic = array_filter($fields->integers('byTopic'));
+        $byTopic = array_filter($fields->integerMap('byTopic'));
         if ($byTopic !== [] && (min($byTopic) < 0 || max($byTopic) > self::MOST_QUESTIONS)) {
             throw InvalidRecipe::because('A topic gives a whole number of questions, from 0 to 500.', 'by_topic');
         }

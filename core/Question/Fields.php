@@ -38,9 +38,8 @@ final readonly class Fields
     /** @throws InvalidQuestion */
     public function integer(string $name): int
     {
-        $value = $this->fields[$name] ?? null;
-
-        return is_int($value) ? $value : throw InvalidQuestion::because("\"{$name}\" must be a whole number.");
+        return self::asInteger($this->fields[$name] ?? null) ??
+            throw InvalidQuestion::because("\"{$name}\" must be a whole number.");
     }
 
     /** @throws InvalidQuestion */
@@ -67,12 +66,7 @@ final readonly class Fields
      */
     public function texts(string $name): array
     {
-        return array_map(
-            static fn (mixed $value): string => is_string($value)
-                ? $value
-                : throw InvalidQuestion::because("\"{$name}\" must be a list of texts."),
-            $this->items($name),
-        );
+        return $this->all($name, self::asText(...), 'texts');
     }
 
     /**
@@ -82,12 +76,7 @@ final readonly class Fields
      */
     public function numbers(string $name): array
     {
-        return array_map(
-            static fn (mixed $value): int => is_int($value)
-                ? $value
-                : throw InvalidQuestion::because("\"{$name}\" must be a list of whole numbers."),
-            $this->items($name),
-        );
+        return $this->all($name, self::asInteger(...), 'whole numbers');
     }
 
     /**
@@ -97,33 +86,7 @@ final readonly class Fields
      */
     public function textMap(string $name): array
     {
-        $map = [];
-        foreach ($this->map($name) as $key => $value) {
-            $map[$key] = is_string($value)
-                ? $value
-                : throw InvalidQuestion::because("\"{$name}.{$key}\" must be text.");
-        }
-
-        return $map;
-    }
-
-    /**
-     * Whole numbers by name.
-     *
-     * @return array<string, int>
-     *
-     * @throws InvalidQuestion
-     */
-    public function integers(string $name): array
-    {
-        $map = [];
-        foreach ($this->map($name) as $key => $value) {
-            $map[$key] = is_int($value)
-                ? $value
-                : throw InvalidQuestion::because("\"{$name}.{$key}\" must be a whole number.");
-        }
-
-        return $map;
+        return $this->allByName($name, self::asText(...), 'text');
     }
 
     /**
@@ -170,14 +133,7 @@ final readonly class Fields
      */
     public function integerMap(string $name): array
     {
-        $map = [];
-        foreach ($this->map($name) as $key => $value) {
-            $map[$key] = is_int($value)
-                ? $value
-                : throw InvalidQuestion::because("\"{$name}.{$key}\" must be a whole number.");
-        }
-
-        return $map;
+        return $this->allByName($name, self::asInteger(...), 'a whole number');
     }
 
     /**
@@ -200,9 +156,8 @@ final readonly class Fields
     public function each(string $name): array
     {
         return array_map(
-            static fn (mixed $item): self => is_array($item)
-                ? new self($item)
-                : throw InvalidQuestion::because("Each of \"{$name}\" must be an object."),
+            static fn (mixed $item): self => self::asObject($item) ??
+                throw InvalidQuestion::because("Each of \"{$name}\" must be an object."),
             $this->items($name),
         );
     }
@@ -214,14 +169,7 @@ final readonly class Fields
      */
     public function eachByName(string $name): array
     {
-        $map = [];
-        foreach ($this->map($name) as $key => $item) {
-            $map[$key] = is_array($item)
-                ? new self($item)
-                : throw InvalidQuestion::because("\"{$name}.{$key}\" must be an object.");
-        }
-
-        return $map;
+        return $this->allByName($name, self::asObject(...), 'an object');
     }
 
     /**
@@ -231,11 +179,10 @@ final readonly class Fields
      */
     public function floats(string $name): array
     {
-        return array_map(
-            static fn (mixed $value): float => is_int($value) || is_float($value)
-                ? (float) $value
-                : throw InvalidQuestion::because("\"{$name}\" must be a list of numbers."),
-            $this->items($name),
+        return $this->all(
+            $name,
+            static fn (mixed $value): ?float => is_int($value) || is_float($value) ? (float) $value : null,
+            'numbers',
         );
     }
 
@@ -250,6 +197,56 @@ final readonly class Fields
             static fn (mixed $pair): array => (new self(['pair' => $pair]))->floats('pair'),
             $this->items($name),
         );
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(mixed): (T|null)  $read  null: it is something else
+     * @return list<T>
+     *
+     * @throws InvalidQuestion
+     */
+    private function all(string $name, callable $read, string $what): array
+    {
+        return array_map(
+            static fn (mixed $value): mixed => $read($value) ??
+                throw InvalidQuestion::because("\"{$name}\" must be a list of {$what}."),
+            $this->items($name),
+        );
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(mixed): (T|null)  $read  null: it is something else
+     * @return array<string, T>
+     *
+     * @throws InvalidQuestion
+     */
+    private function allByName(string $name, callable $read, string $what): array
+    {
+        $map = [];
+        foreach ($this->map($name) as $key => $value) {
+            $map[$key] = $read($value) ?? throw InvalidQuestion::because("\"{$name}.{$key}\" must be {$what}.");
+        }
+
+        return $map;
+    }
+
+    private static function asText(mixed $value): ?string
+    {
+        return is_string($value) ? $value : null;
+    }
+
+    private static function asInteger(mixed $value): ?int
+    {
+        return is_int($value) ? $value : null;
+    }
+
+    private static function asObject(mixed $value): ?self
+    {
+        return is_array($value) ? new self($value) : null;
     }
 
     /** @return list<mixed> */
