@@ -9,6 +9,7 @@ import { Choice, Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
 import { ShortcutSettings } from '../sitting/ShortcutSettings';
+import { FormOf, NewPasswordField, PasswordField, Send } from './fields';
 import { useForm } from './useForm';
 
 export function Component() {
@@ -67,8 +68,7 @@ function AboutMe(props: { name: string; email: string; extraTime: string }) {
   );
   return (
     <Part title="About me">
-      <form className="grid gap-4" onSubmit={form.onSubmit} onChange={() => setSaved(false)}>
-        {form.fault() && <Notice tone="bad">{form.fault()}</Notice>}
+      <FormOf form={form} onChange={() => setSaved(false)}>
         <p>
           Signed in as <strong className="[overflow-wrap:anywhere]">{props.email}</strong>
         </p>
@@ -84,11 +84,9 @@ function AboutMe(props: { name: string; email: string; extraTime: string }) {
           <option value="1.5">Half as much again (1.5)</option>
           <option value="2">Twice as much (2)</option>
         </Choice>
-        <Button weight="main" type="submit" busy={form.busy}>
-          Save
-        </Button>
+        <Send form={form}>Save</Send>
         {saved && <Notice tone="good">Saved.</Notice>}
-      </form>
+      </FormOf>
     </Part>
   );
 }
@@ -104,29 +102,13 @@ function Password() {
       {saved ? (
         <Notice tone="good">Your password is changed. Other devices have been signed out.</Notice>
       ) : (
-        <form className="grid gap-4" onSubmit={form.onSubmit}>
-          {form.fault() && <Notice tone="bad">{form.fault()}</Notice>}
-          <Field
-            label="Password now"
-            name="current_password"
-            type="password"
-            autoComplete="current-password"
-            required
-            fault={form.fault('current_password')}
-          />
-          <Field
-            label="New password"
-            name="password"
-            type="password"
-            autoComplete="new-password"
-            required
-            hint="At least 10 characters."
-            fault={form.fault('password')}
-          />
-          <Button type="submit" busy={form.busy}>
+        <FormOf form={form}>
+          <PasswordField form={form} label="Password now" name="current_password" />
+          <NewPasswordField form={form} label="New password" />
+          <Send form={form} weight="plain">
             Change it
-          </Button>
-        </form>
+          </Send>
+        </FormOf>
       )}
     </Part>
   );
@@ -143,24 +125,16 @@ function Leaving({ onGone }: { onGone: () => void }) {
       </Button>
       {asking && (
         <Dialog title="Delete your account?" onClose={() => setAsking(false)} actions={null}>
-          <form className="grid gap-4" onSubmit={form.onSubmit}>
-            {form.fault() && <Notice tone="bad">{form.fault()}</Notice>}
+          <FormOf form={form}>
             <p>All of your tests, answers and results go with it, now and for good.</p>
-            <Field
-              label="Your password"
-              name="current_password"
-              type="password"
-              autoComplete="current-password"
-              required
-              fault={form.fault('current_password')}
-            />
+            <PasswordField form={form} label="Your password" name="current_password" />
             <div className="flex flex-wrap gap-3">
               <Button onClick={() => setAsking(false)}>Keep my account</Button>
-              <Button weight="grave" type="submit" busy={form.busy}>
+              <Send form={form} weight="grave">
                 Delete everything
-              </Button>
+              </Send>
             </div>
-          </form>
+          </FormOf>
         </Dialog>
       )}
     </Part>

@@ -1,11 +1,10 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api, ask } from '../../api/client';
-import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
 import { Door } from './Door';
+import { FormOf, NewPasswordField, Send } from './fields';
 import { useForm } from './useForm';
 
 export function Component() {
@@ -22,21 +21,10 @@ export function Component() {
       {done ? (
         <Notice tone="good">Your new password is set.</Notice>
       ) : (
-        <form className="grid gap-4" onSubmit={form.onSubmit}>
-          {form.fault() && <Notice tone="bad">{form.fault()}</Notice>}
-          <Field
-            label="New password"
-            name="password"
-            type="password"
-            autoComplete="new-password"
-            required
-            hint="At least 10 characters. A short sentence is easy to remember."
-            fault={form.fault('password')}
-          />
-          <Button weight="main" type="submit" busy={form.busy}>
-            Set it
-          </Button>
-        </form>
+        <FormOf form={form}>
+          <NewPasswordField form={form} label="New password" />
+          <Send form={form}>Set it</Send>
+        </FormOf>
       )}
       <p>
         <Link to="/sign-in">Go to sign in</Link>

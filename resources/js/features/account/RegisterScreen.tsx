@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask } from '../../api/client';
-import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
 import { Door } from './Door';
+import { EmailField, FormOf, Send } from './fields';
 import { useForm } from './useForm';
 
 export function Component() {
@@ -23,22 +23,11 @@ export function Component() {
           works for a day.
         </Notice>
       ) : (
-        <form className="grid gap-4" onSubmit={form.onSubmit}>
-          {form.fault() && <Notice tone="bad">{form.fault()}</Notice>}
+        <FormOf form={form}>
           <Field label="Name" name="name" autoComplete="name" required maxLength={80} fault={form.fault('name')} />
-          <Field
-            label="E-mail address"
-            name="email"
-            type="email"
-            autoComplete="username"
-            required
-            hint="We send a letter there, to be sure that it is yours."
-            fault={form.fault('email')}
-          />
-          <Button weight="main" type="submit" busy={form.busy}>
-            Send me the letter
-          </Button>
-        </form>
+          <EmailField form={form} hint="We send a letter there, to be sure that it is yours." />
+          <Send form={form}>Send me the letter</Send>
+        </FormOf>
       )}
       <p>
         <Link to="/sign-in">I have an account</Link>

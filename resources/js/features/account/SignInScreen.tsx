@@ -2,12 +2,10 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api, ask, type View } from '../../api/client';
 import { queries, session } from '../../api/queries';
-import { Button } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
-import { Field } from '../../ui/Field';
-import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
 import { Door } from './Door';
+import { EmailField, FormOf, PasswordField, Send } from './fields';
 import { useForm } from './useForm';
 
 export function Component() {
@@ -18,28 +16,11 @@ export function Component() {
   return (
     <Door title="Sign in" aside={<People people={who.data?.people ?? []} />}>
       <p>Practice tests from exactly the questions that help, and an honest picture of where you stand.</p>
-      <form className="grid gap-4" onSubmit={form.onSubmit}>
-        {form.fault() && <Notice tone="bad">{form.fault()}</Notice>}
-        <Field
-          label="E-mail address"
-          name="email"
-          type="email"
-          autoComplete="username"
-          required
-          fault={form.fault('email')}
-        />
-        <Field
-          label="Password"
-          name="password"
-          type="password"
-          autoComplete="current-password"
-          required
-          fault={form.fault('password')}
-        />
-        <Button weight="main" type="submit" busy={form.busy}>
-          Sign in
-        </Button>
-      </form>
+      <FormOf form={form}>
+        <EmailField form={form} />
+        <PasswordField form={form} label="Password" name="password" />
+        <Send form={form}>Sign in</Send>
+      </FormOf>
       <p className="flex flex-wrap gap-x-6 gap-y-2">
         <Link to="/register">Make an account</Link>
         <Link to="/forgot">I forgot my password</Link>

@@ -1,11 +1,9 @@
 import { Link, useSearchParams } from 'react-router';
 import { api, ask } from '../../api/client';
-import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
-import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
 import { Door } from './Door';
 import { useEnter } from './SignInScreen';
+import { FormOf, NewPasswordField, Send } from './fields';
 import { useForm } from './useForm';
 
 /** Where the link of the first letter leads. */
@@ -20,21 +18,10 @@ export function Component() {
   );
   return (
     <Door title="Choose a password">
-      <form className="grid gap-4" onSubmit={form.onSubmit}>
-        {form.fault() && <Notice tone="bad">{form.fault()}</Notice>}
-        <Field
-          label="Password"
-          name="password"
-          type="password"
-          autoComplete="new-password"
-          required
-          hint="At least 10 characters. A short sentence is easy to remember."
-          fault={form.fault('password')}
-        />
-        <Button weight="main" type="submit" busy={form.busy}>
-          Make the account
-        </Button>
-      </form>
+      <FormOf form={form}>
+        <NewPasswordField form={form} label="Password" />
+        <Send form={form}>Make the account</Send>
+      </FormOf>
       <p className="flex flex-wrap gap-x-6 gap-y-2">
         <Link to="/sign-in">Go to sign in</Link>
         <Link to="/register">Ask for another letter</Link>

@@ -2,6 +2,13 @@ import { useMutation } from '@tanstack/react-query';
 import type { FormEvent } from 'react';
 import { Refused } from '../../api/client';
 
+/** What the fields of a form need of it. */
+export interface Form {
+  busy: boolean;
+  fault(name?: string): string | undefined;
+  onSubmit(event: FormEvent<HTMLFormElement>): void;
+}
+
 /** A form whose rules live on the server: sends its fields, and hands each fault back to its field. */
 export function useForm<Fields extends Record<string, string>, Answer>(
   send: (fields: Fields) => Promise<Answer>,

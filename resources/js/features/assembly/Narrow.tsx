@@ -1,6 +1,7 @@
 import clsx from 'clsx';
 import { X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
+import { toggled } from './recipe';
 
 /** One filter: shut it says what is chosen, open it offers its values, each with what it would leave. */
 export function Narrow(props: {
@@ -49,9 +50,7 @@ export function Narrow(props: {
                 className="checkbox checkbox-sm checkbox-primary"
                 checked={chosen.includes(value)}
                 disabled={n === 0 && !chosen.includes(value)}
-                onChange={(event) =>
-                  props.onChange(event.target.checked ? [...chosen, value] : chosen.filter((other) => other !== value))
-                }
+                onChange={(event) => props.onChange(toggled(chosen, value, event.target.checked))}
               />
               <span className="flex-1">{name}</span>
               <span className="tabular-nums text-base-content/75">{n}</span>

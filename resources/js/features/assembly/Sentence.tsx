@@ -6,8 +6,6 @@ import { Named } from './Recipes';
 import { POOLS, type Choices } from './recipe';
 import type { Building } from './useBuild';
 
-const MODE_WORDS = { tutor: 'tutor', timed: 'timed', untimed: 'untimed' } as const;
-
 /** What the test will be, in one sentence that stays in sight; each part of it leads to its choice. */
 export function Sentence({ page, build }: { page: View<'Builder'>; build: Building }) {
   const { choices, total } = build;
@@ -28,7 +26,7 @@ export function Sentence({ page, build }: { page: View<'Builder'>; build: Buildi
               </>
             )}
             {', '}
-            <Part to="mode">{MODE_WORDS[choices.mode]}</Part>
+            <Part to="mode">{choices.mode}</Part>
             {minutes !== null && (
               <>
                 {choices.mode === 'timed' ? ', ' : ', about '}

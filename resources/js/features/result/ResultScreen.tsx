@@ -106,7 +106,7 @@ function Result({ result }: { result: View<'Result'> }) {
 
       {late && late.answers > 0 && (
         <Notice tone="warn">
-          {count(late.answers, 'answer')} came too late and {late.answers === 1 ? 'does' : 'do'} not count. {late.why}
+          {count(late.answers, 'answer')} {late.answers === 1 ? 'does' : 'do'} not count. {late.why}
         </Notice>
       )}
 
