@@ -5,13 +5,19 @@ declare(strict_types=1);
 use App\Account\AccountController;
 use App\Account\SessionController;
 use App\Assembly\BuilderController;
+use App\Assembly\ExamController;
 use App\Assembly\RecipeController;
 use App\Bench\BareController;
 use App\Handbook\HandbookController;
+use App\Library\LibraryController;
 use App\Media\MediaController;
+use App\Progress\MasteryController;
+use App\Progress\WeakSpotsController;
 use App\Result\ResultController;
+use App\Sitting\BookletController;
 use App\Sitting\NewSittingController;
 use App\Sitting\SittingController;
+use App\Sitting\TestsController;
 use App\Today\TodayController;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
@@ -54,6 +60,8 @@ Route::prefix('api')->group(function (): void {
 
         Route::get('exams', [TodayController::class, 'exams']);
         Route::get('exams/{exam}/today', [TodayController::class, 'show']);
+        Route::post('exams/{exam}/quick-starts', [TodayController::class, 'begin']);
+        Route::get('exams/{exam}/mastery', [MasteryController::class, 'show']);
         Route::get('exams/{exam}/builder', [BuilderController::class, 'show']);
         Route::get('exams/{exam}/handbook', [HandbookController::class, 'index']);
         Route::get('exams/{exam}/handbook/{section}', [HandbookController::class, 'show']);
@@ -64,17 +72,38 @@ Route::prefix('api')->group(function (): void {
             Route::put('recipes/{recipe}', [RecipeController::class, 'update']);
             Route::delete('recipes/{recipe}', [RecipeController::class, 'destroy']);
         });
+        Route::post('recipes/{recipe}/sittings', [NewSittingController::class, 'recipe'])
+            ->middleware('can:run,recipe');
         Route::post('exams/{exam}/questions', [BuilderController::class, 'questions']);
         Route::get('exams/{exam}/questions/{question}', [BuilderController::class, 'question'])
             ->where('question', '[0-9]{1,12}');
         Route::post('exams/{exam}/facets', [BuilderController::class, 'facets']);
         Route::post('exams/{exam}/tests', [NewSittingController::class, 'build']);
+        Route::get('exams/{exam}', [ExamController::class, 'show']);
+        Route::get('exams/{exam}/ready', [TestsController::class, 'ready']);
+        Route::post('exams/{exam}/rehearsals', [NewSittingController::class, 'rehearsal']);
+        Route::post('exams/{exam}/weak-spots', [WeakSpotsController::class, 'store']);
+        Route::post('exams/{exam}/series/{series}/tests/{test}/sittings', [NewSittingController::class, 'series']);
+        Route::post('exams/{exam}/sittings', [TestsController::class, 'index']);
+        Route::post('shared', [NewSittingController::class, 'join'])->middleware('throttle:doors');
         Route::post('exams/{exam}/papers/{paper}/sittings', [NewSittingController::class, 'paper']);
         Route::get('exams/{exam}/tables', [HandbookController::class, 'tables']);
 
         Route::middleware('can:sit,sitting')->group(function (): void {
             Route::get('sittings/{sitting}', [SittingController::class, 'show']);
-            Route::delete('sittings/{sitting}', [SittingController::class, 'destroy']);
+            Route::delete('sittings/{sitting}', [TestsController::class, 'destroy']);
+            Route::post('sittings/{sitting}/restore', [TestsController::class, 'restore'])->withTrashed();
+            Route::put('sittings/{sitting}/name', [TestsController::class, 'rename']);
+            Route::post('sittings/{sitting}/again', [NewSittingController::class, 'again']);
+            Route::post('sittings/{sitting}/share', [TestsController::class, 'share']);
+            Route::delete('sittings/{sitting}/share', [TestsController::class, 'unshare']);
+            Route::put('sittings/{sitting}/comparison', [TestsController::class, 'agree']);
+            Route::post('sittings/{sitting}/on-paper', [TestsController::class, 'onPaper']);
+            Route::get('sittings/{sitting}/kept', [LibraryController::class, 'show']);
+            Route::put('sittings/{sitting}/questions/{position}/star', [LibraryController::class, 'star']);
+            Route::put('sittings/{sitting}/questions/{position}/note', [LibraryController::class, 'note']);
+            Route::get('sittings/{sitting}/booklet', [BookletController::class, 'show']);
+            Route::get('sittings/{sitting}/key', [ResultController::class, 'key']);
             Route::post('sittings/{sitting}/open', [SittingController::class, 'open']);
             Route::post('sittings/{sitting}/events', [SittingController::class, 'record']);
             Route::post('sittings/{sitting}/hand-in', [SittingController::class, 'handIn']);

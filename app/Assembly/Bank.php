@@ -177,6 +177,31 @@ final readonly class Bank
     }
 
     /**
+     * How many questions pass, one by one.
+     *
+     * @return array<int, int> by topic id, in the order of the blueprint
+     */
+    public function passingByTopic(Selection $selection): array
+    {
+        if (! $selection->isKept()) {
+            $counts = self::byTopic($this->passing($selection));
+        } else {
+            // What is new is everything less what was met.
+            $counts = array_map(fn (SyllabusTopic $topic): int => $topic->questions, $selection->topics());
+            $elsewhere = $selection->needsStandings()
+                ? [1 => $selection->standings(), -1 => $selection->standingsOfRetired()]
+                : [];
+            foreach ($elsewhere as $sign => $standings) {
+                foreach (self::metByTopic($selection->metElsewhere($standings)) as $topic => $n) {
+                    $counts[$topic] -= $sign * $n;
+                }
+            }
+        }
+
+        return array_filter(array_replace(array_fill_keys(array_keys($selection->topics()), 0), $counts));
+    }
+
+    /**
      * Questions that stand alone, counted.
      *
      * @return array<int, int> topic id => count
@@ -223,20 +248,29 @@ final readonly class Bank
      */
     private function metAlone(Selection $selection, Closure $narrow): array
     {
-        $byTopic = fn (Builder $standings): Builder => $narrow($standings)
-            ->groupBy('standings.topic_id')
-            ->selectRaw('standings.topic_id as topic, count(*) as n');
-        $counts = [];
-        foreach ($byTopic($selection->standings())->get() as $row) {
-            $counts[(int) $row->topic] = (int) $row->n;
-        }
+        $counts = self::metByTopic($narrow($selection->standings()));
         foreach ($selection->standingsOfOthers() as $others) {
-            foreach ($byTopic($others)->get() as $row) {
-                $counts[(int) $row->topic] -= (int) $row->n;
+            foreach (self::metByTopic($narrow($others)) as $topic => $n) {
+                $counts[$topic] -= $n;
             }
         }
 
         return array_filter($counts);
+    }
+
+    /** @return array<int, int> topic id => how many standings */
+    private static function metByTopic(Builder $standings): array
+    {
+        $rows = $standings
+            ->groupBy('standings.topic_id')
+            ->selectRaw('standings.topic_id as topic, count(*) as n')
+            ->get();
+        $counts = [];
+        foreach ($rows as $row) {
+            $counts[(int) $row->topic] = (int) $row->n;
+        }
+
+        return $counts;
     }
 
     /**

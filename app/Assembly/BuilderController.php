@@ -13,7 +13,6 @@ use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Pool;
 use Uplandia\Core\Assembly\Supply;
@@ -41,7 +40,6 @@ final readonly class BuilderController
                 topics: $this->topics($exam, $user, $syllabus),
                 minutesPerQuestion: (float) $exam->rules['minutesPerQuestion'],
                 extraTime: $user->extra_time,
-                papers: $this->papers($exam, $user),
             ),
         );
     }
@@ -82,14 +80,16 @@ final readonly class BuilderController
     ]
     public function questions(PickRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->picks->of(
-            exam: $exam,
-            user: $user,
-            recipe: $request->recipe(),
-            order: $request->order(),
-            down: $request->boolean('down'),
-            page: $request->integer('page', 1),
-        ));
+        return new JsonResponse(
+            $this->picks->of(
+                exam: $exam,
+                user: $user,
+                recipe: $request->recipe(),
+                order: $request->order(),
+                down: $request->boolean('down'),
+                page: $request->integer('page', 1),
+            ),
+        );
     }
 
     #[Get('/api/exams/{exam}/questions/{question}', 'Look at a question', returns: QuestionView::class)]
@@ -101,12 +101,7 @@ final readonly class BuilderController
     /** @return list<TopicCountsView> counted as they can be drawn */
     private function topics(Exam $exam, User $user, Syllabus $syllabus): array
     {
-        $everything = $this->bank->selection(
-            exam: $exam,
-            user: $user,
-            filters: new Filters(),
-            syllabus: $syllabus,
-        );
+        $everything = $this->bank->selection(exam: $exam, user: $user, filters: new Filters(), syllabus: $syllabus);
         $total = fn (Supply $supply): int => $supply->total;
         $all = array_map($total, $this->bank->supplies($everything));
         $new = array_map($total, $this->bank->supplies($everything->by(new Filters(pools: [Pool::NewToMe]))));
@@ -145,36 +140,5 @@ final readonly class BuilderController
             new: ($new[$topic->id] ?? 0) + array_sum(array_column($parts, 'new')),
             subtopics: $parts,
         );
-    }
-
-    /** @return list<PaperView> */
-    private function papers(Exam $exam, User $user): array
-    {
-        $papers = DB::table('papers')
-            ->join('paper_items', 'paper_items.paper_id', '=', 'papers.id')
-            ->leftJoin(
-                'standings',
-                fn ($join) => $join
-                    ->on('standings.question_id', '=', 'paper_items.question_id')
-                    ->where('standings.user_id', $user->id)
-                    ->whereNotNull('standings.outcome'),
-            )
-            ->where('papers.exam_id', $exam->id)
-            ->groupBy('papers.code', 'papers.title')
-            ->orderBy('papers.code')
-            ->selectRaw('papers.code, papers.title, count(*) as questions, count(standings.question_id) as met')
-            ->get();
-        $views = [];
-        foreach ($papers as $row) {
-            $views[] = new PaperView(
-                code: (string) $row->code,
-                title: (string) $row->title,
-                questions: (int) $row->questions,
-                minutes: $exam->blueprint()->minutes,
-                met: (int) $row->met,
-            );
-        }
-
-        return $views;
     }
 }

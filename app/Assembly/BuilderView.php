@@ -10,10 +10,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Builder')]
 final readonly class BuilderView
 {
-    /**
-     * @param  list<TopicCountsView>  $topics
-     * @param  list<PaperView>  $papers
-     */
+    /** @param  list<TopicCountsView>  $topics */
     public function __construct(
         #[OA\Property] public string $exam,
         #[OA\Property] public string $examName,
@@ -21,7 +18,6 @@ final readonly class BuilderView
         #[OA\Property(type: 'array', items: new OA\Items(ref: TopicCountsView::class))] public array $topics,
         #[OA\Property(description: 'Minutes that the real exam gives a question.')] public float $minutesPerQuestion,
         #[OA\Property(description: 'Factor of this candidate\'s time limits.')] public string $extraTime,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: PaperView::class))] public array $papers,
     ) {
     }
 }

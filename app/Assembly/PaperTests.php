@@ -4,79 +4,72 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
+use App\Http\Refusal;
 use Illuminate\Support\Facades\DB;
 use LogicException;
+use stdClass;
 use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Assembly\Section;
 
 /**
- * The one test that everybody sits who sits a fixed paper. When the paper or one of its questions has changed, the
- * next
- * sitting gets a new test; those sat before keep theirs.
+ * The tests of fixed papers, whole or of one section.
  *
  * @phpstan-import-type Item from Test
  */
-final class PaperTests
+final readonly class PaperTests
 {
-    /** Needs the paper's exam. */
-    public function of(Paper $paper): Test
+    public function __construct(private FixedTests $fixed)
     {
-        return DB::transaction(function () use ($paper): Test {
-            $items = $this->items($paper);
-            foreach (Test::query()->where('paper_id', $paper->id)->get() as $test) {
-                if ($this->same($test, $items)) {
-                    return $test;
-                }
-            }
+    }
 
-            return Test::holding(
-                [
-                    'exam_id' => $paper->exam_id,
-                    'paper_id' => $paper->id,
-                    'title' => $paper->title,
-                    'mode' => Mode::Timed->value,
-                    'seed' => "paper {$paper->code}",
-                ],
-                $items,
-                null,
-            );
-        });
+    /**
+     * Needs the paper's exam.
+     *
+     * @param  string|null  $section  code of the only one; null: all
+     *
+     * @throws Refusal when the exam has no such section
+     */
+    public function of(Paper $paper, ?string $section = null): Test
+    {
+        $part =
+            $section === null
+                ? null
+                : $paper->exam->blueprint()->section($section) ??
+                    throw Refusal::unmet('unknown_section', 'The exam has no such section.');
+
+        return $this->fixed->of(
+            made: Test::query()->where('paper_id', $paper->id)->where('section', $part?->code),
+            settings: [
+                'exam_id' => $paper->exam_id,
+                'paper_id' => $paper->id,
+                'of_exam' => true,
+                'section' => $part?->code,
+                'title' => $part === null ? $paper->title : "{$paper->title}, {$part->name}",
+                'mode' => Mode::Timed->value,
+                'seed' => "paper {$paper->code}",
+            ],
+            items: self::items($paper, $part),
+            minutes: null,
+        );
     }
 
     /** @return list<Item> */
-    private function items(Paper $paper): array
+    private static function items(Paper $paper, ?Section $only): array
     {
         $blueprint = $paper->exam->blueprint();
-        $rows = DB::table('paper_items')
-            ->join('questions', 'questions.id', '=', 'paper_items.question_id')
+        $sections = DB::table('paper_items')
             ->where('paper_id', $paper->id)
+            ->when($only !== null, fn ($items) => $items->where('section', $only?->code))
             ->orderBy('position')
-            ->get(['position', 'section', 'question_id', 'version_id']);
-        $items = [];
-        foreach ($rows as $row) {
-            $section =
-                $blueprint->section((string) $row->section) ??
-                throw new LogicException("The blueprint has no section \"{$row->section}\".");
-            $items[] = [
-                'position' => (int) $row->position,
-                'question_id' => (int) $row->question_id,
-                'version_id' => (int) $row->version_id,
-                'marks' => (string) $section->scheme->marks,
-                'penalty' => (string) $section->scheme->penalty,
-                'section' => $section->code,
-            ];
-        }
+            ->pluck('section', 'question_id')
+            ->map(fn (mixed $code): Section => $blueprint->section(is_string($code) ? $code : '')
+                ?? throw new LogicException('The blueprint has no such section.'))
+            ->all();
 
-        return $items;
-    }
-
-    /** @param  list<Item>  $items */
-    private function same(Test $test, array $items): bool
-    {
-        $stored = DB::table('test_items')
-            ->where('test_id', $test->id)
-            ->orderBy('position')
-            ->get(['position', 'question_id', 'version_id', 'marks', 'penalty', 'section']);
-
-        return $stored->map(fn (object $row): array => (array) $row)->values()->all() == $items;
+        return NewItems::of(array_keys($sections), fn (stdClass $question): array => [
+            'marks' => (string) $sections[$question->id]->scheme->marks,
+            'penalty' => (string) $sections[$question->id]->scheme->penalty,
+            'section' => $sections[$question->id]->code,
+        ]);
     }
 }

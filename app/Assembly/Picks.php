@@ -40,12 +40,21 @@ final readonly class Picks
             filters: $recipe->filters,
             syllabus: $syllabus,
         );
-        $total = $this->bank->passing($selection)->count();
+        $byTopic = $this->bank->passingByTopic($selection);
+        $total = array_sum($byTopic);
         $pages = max(1, (int) ceil($total / self::AT_ONCE));
         $page = min($page, $pages);
         // First which, from an index where there is one; then all about these few.
-        $ids = $this->sorted(questions: $this->bank->passing($selection), order: $order, down: $down, user: $user)
-            ->forPage($page, self::AT_ONCE)
+        $passing = $this->bank->passing($selection);
+        $skip = ($page - 1) * self::AT_ONCE;
+        if ($order === PickOrder::Topic) {
+            [$topics, $before] = self::around($down ? array_reverse($byTopic, true) : $byTopic, $skip);
+            $passing->whereIntegerInRaw('questions.topic_id', collect($topics));
+            $skip -= $before;
+        }
+        $ids = $this->sorted(questions: $passing, order: $order, down: $down, user: $user)
+            ->offset($skip)
+            ->limit(self::AT_ONCE)
             ->pluck('questions.id')
             ->all();
 
@@ -55,6 +64,28 @@ final readonly class Picks
             pages: $pages,
             questions: $this->about($ids, $user, $syllabus),
         );
+    }
+
+    /**
+     * The topics that a page sorted by topic falls into, so that no others need be sorted.
+     *
+     * @param  array<int, int>  $byTopic  topic id => how many, in the order of the page
+     * @param  int  $skip  how many questions stand on the pages before
+     * @return array{list<int>, int} topic ids, and how many questions stand before the first of them
+     */
+    private static function around(array $byTopic, int $skip): array
+    {
+        $topics = [];
+        $before = $from = 0;
+        foreach ($byTopic as $topic => $n) {
+            if ($from + $n > $skip && $from < $skip + self::AT_ONCE) {
+                $topics[] = $topic;
+            }
+            $before = $topics === [] ? $from + $n : $before;
+            $from += $n;
+        }
+
+        return [$topics, $before];
     }
 
     /**

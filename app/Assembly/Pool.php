@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
+use Closure;
+
 /**
  * The units of a topic that can be drawn, as columns: a pool may hold the whole bank, and 100,000 objects cost ten
  * times
@@ -51,6 +53,19 @@ final class Pool
         }
         $this->keys[] = $key;
         $this->sizes[] = $size;
+    }
+
+    /** @param  Closure(int): bool  $keep  given the key of a unit */
+    public function only(Closure $keep): self
+    {
+        $pool = new self();
+        foreach ($this->keys as $place => $key) {
+            if ($keep($key)) {
+                $pool->add($key, $this->sizes[$place], $this->seen[$place] ?? null);
+            }
+        }
+
+        return $pool;
     }
 
     /** @param  list<self>  $pools */

@@ -16,4 +16,10 @@ final class RecipePolicy
 
         return $own ? Response::allow() : Response::denyAsNotFound();
     }
+
+    /** Also one that was never kept under a name can be run again. */
+    public function run(User $user, SavedRecipe $recipe): Response
+    {
+        return $recipe->user_id === $user->id ? Response::allow() : Response::denyAsNotFound();
+    }
 }

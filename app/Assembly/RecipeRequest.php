@@ -78,6 +78,18 @@ use Uplandia\Core\Question\Kind;
                 description: 'Options in an order of each sitting\'s own.',
             ),
             new OA\Property(
+                property: 'secondsEach',
+                type: 'integer',
+                nullable: true,
+                description: 'For each question of a timed test, instead of minutes for the whole.',
+            ),
+            new OA\Property(
+                property: 'runningScore',
+                type: 'boolean',
+                description: 'In tutor mode, show the score so far.',
+            ),
+            new OA\Property(property: 'asksSureness', type: 'boolean'),
+            new OA\Property(
                 property: 'byTopic',
                 type: 'object',
                 additionalProperties: new OA\AdditionalProperties(type: 'integer'),
@@ -90,7 +102,7 @@ final class RecipeRequest extends Form
 {
     private const NAMES = [
         'topics', 'pools', 'difficulties', 'kinds', 'tags', 'words', 'mode', 'spread', 'byTopic', 'plain', 'penalty',
-        'shuffled', 'only',
+        'shuffled', 'only', 'runningScore', 'asksSureness',
     ];
 
     /** @return array<string, list<mixed>> */
@@ -103,6 +115,7 @@ final class RecipeRequest extends Form
             'kinds' => [$this->strings('There is no such kind of question.')],
             'count' => ['required_without:byTopic', 'nullable', 'integer', 'min:1', 'max:500'],
             'minutes' => ['nullable', 'integer', 'min:1', 'max:600'],
+            'secondsEach' => ['nullable', 'integer', 'min:5', 'max:3600'],
             'name' => ['nullable', 'string', 'max:120'],
         ];
     }
@@ -119,6 +132,9 @@ final class RecipeRequest extends Form
             'minutes.min' => 'A time limit needs at least 1 minute.',
             'minutes.max' => 'A time limit can be up to 600 minutes.',
             'minutes.integer' => 'Give the time limit in whole minutes.',
+            'secondsEach.min' => 'A question needs at least 5 seconds.',
+            'secondsEach.max' => 'A question can have up to 3,600 seconds.',
+            'secondsEach.integer' => 'Give the time for each question in whole seconds.',
         ];
     }
 
@@ -136,7 +152,11 @@ final class RecipeRequest extends Form
         $whole = fn (string $name): ?int => $this->input($name) === null ? null : $this->integer($name);
 
         return Recipe::of(
-            ['count' => $whole('count'), 'minutes' => $whole('minutes')] +
+            [
+                'count' => $whole('count'),
+                'minutes' => $whole('minutes'),
+                'secondsEach' => $whole('secondsEach'),
+            ] +
                 array_filter(
                     $this->only(self::NAMES),
                     fn (mixed $value): bool => $value !== null,

@@ -39,9 +39,7 @@ final readonly class Selection
         private ?int $dueUntil,
         private array $heldBack = [],
     ) {
-        $this->topics = $filters->topics === null
-            ? null
-            : array_merge([], ...$syllabus->chosen($filters->topics));
+        $this->topics = $filters->topics === null ? null : array_merge([], ...$syllabus->chosen($filters->topics));
     }
 
     /** The same by other filters. */
@@ -146,8 +144,12 @@ final readonly class Selection
     {
         $joined = $questions->joins ?? [];
         $questions->joins = null;
-        $this->own($questions->from('standings')->crossJoin('questions')
-            ->whereColumn('questions.id', 'standings.question_id'));
+        $this->own(
+            $questions
+                ->from('standings')
+                ->crossJoin('questions')
+                ->whereColumn('questions.id', 'standings.question_id'),
+        );
         $questions->joins = [...$questions->joins ?? [], ...$joined];
 
         return $questions;
@@ -175,17 +177,28 @@ final readonly class Selection
      */
     public function standingsOfOthers(): array
     {
-        $looked = fn (Builder $questions): Builder => $this->own(
+        return [
+            $this->standingsOfRetired(),
+            $this->looked(
+                DB::table('questions')->whereNull('questions.retired_at')->whereNotNull('questions.unit_id'),
+            ),
+        ];
+    }
+
+    /** The same, of questions that are retired. */
+    public function standingsOfRetired(): Builder
+    {
+        return $this->looked(DB::table('questions')->whereNotNull('questions.retired_at'));
+    }
+
+    private function looked(Builder $questions): Builder
+    {
+        return $this->own(
             $questions
                 ->where('questions.exam_id', $this->exam)
                 ->crossJoin('standings')
                 ->whereColumn('standings.question_id', 'questions.id'),
         );
-
-        return [
-            $looked(DB::table('questions')->whereNotNull('questions.retired_at')),
-            $looked(DB::table('questions')->whereNull('questions.retired_at')->whereNotNull('questions.unit_id')),
-        ];
     }
 
     /** Standings of the candidate, in the exam and its topics. */
@@ -207,9 +220,21 @@ final readonly class Selection
     /** Whether nothing is asked of the questions but their topics. */
     public function isPlain(): bool
     {
-        return $this->heldBack === [] && $this->filters->only === []
-            && $this->filters->difficulties === [] && $this->filters->kinds === []
-            && $this->filters->tags === [] && $this->filters->words === '';
+        return $this->heldBack === [] &&
+            $this->filters->only === [] &&
+            $this->filters->difficulties === [] &&
+            $this->filters->kinds === [] &&
+            $this->filters->tags === [] &&
+            $this->filters->words === '';
+    }
+
+    /**
+     * Whether what passes is all that the topics hold, as it is kept beside them, less what was met and is not
+     * wanted.
+     */
+    public function isKept(): bool
+    {
+        return $this->isPlain() && (! $this->needsStandings() || $this->holdsNew());
     }
 
     /** Whether what is asked of the questions leaves few of them: then the search had better begin there. */

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Blueprint;
 use Uplandia\Core\Assembly\Mode;
 
 /**
@@ -17,10 +18,17 @@ use Uplandia\Core\Assembly\Mode;
  * @property string $id
  * @property int|null $user_id null: a fixed paper, which is everybody's, or a test whose maker has left
  * @property int|null $paper_id
+ * @property int|null $series_test_id
+ * @property bool $of_exam sat under the exam's own rules: a paper or a rehearsal
+ * @property string|null $section code of the one section it is of; null: whole, or of no section
+ * @property list<array<string, mixed>>|null $reasons why each topic is in it
  * @property int $exam_id
  * @property string $title
  * @property Mode $mode
  * @property bool $shuffled whether options stand in an order of each sitting's own
+ * @property int|null $seconds_each the same for each question, instead
+ * @property bool $running_score
+ * @property bool $asks_sureness
  * @property int|null $minutes time limit before anybody's extra time; null: none, or as the exam's rules say
  * @property string $seed
  * @property int $questions
@@ -39,10 +47,17 @@ final class Test extends Model
         'exam_id',
         'recipe_id',
         'paper_id',
+        'series_test_id',
+        'of_exam',
+        'section',
+        'reasons',
         'title',
         'mode',
         'shuffled',
+        'running_score',
+        'asks_sureness',
         'minutes',
+        'seconds_each',
         'seed',
         'questions',
     ];
@@ -65,6 +80,18 @@ final class Test extends Model
         return $test->refresh();
     }
 
+    /**
+     * The rules of the exam that it is sat under, of its one section where it has one; null: it has rules of its own.
+     */
+    public function blueprint(): ?Blueprint
+    {
+        return match (true) {
+            ! $this->of_exam => null,
+            $this->section === null => $this->exam->blueprint(),
+            default => $this->exam->blueprint()->only($this->section),
+        };
+    }
+
     /** @return BelongsTo<Exam, $this> */
     public function exam(): BelongsTo
     {
@@ -73,6 +100,13 @@ final class Test extends Model
 
     protected function casts(): array
     {
-        return ['mode' => Mode::class, 'shuffled' => 'boolean'];
+        return [
+            'mode' => Mode::class,
+            'of_exam' => 'boolean',
+            'reasons' => 'array',
+            'shuffled' => 'boolean',
+            'running_score' => 'boolean',
+            'asks_sureness' => 'boolean',
+        ];
     }
 }

@@ -11,6 +11,7 @@ use App\Question\Syllabus;
 use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use stdClass;
 use Uplandia\Core\Assembly\Draw;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Recipe;
@@ -90,27 +91,16 @@ final readonly class TestBuilder
             'version' => Recipe::VERSION,
             'choices' => $recipe->toArray(),
         ]);
-        $versions = DB::table('questions')
-            ->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
-            ->whereIn('questions.id', $questions)
-            ->get(['questions.id', 'questions.version_id', 'question_versions.marks', 'questions.kind'])
-            ->keyBy('id');
-        $items = [];
-        foreach ($questions as $position => $question) {
-            $version =
-                $versions[$question] ??
-                throw Refusal::conflict('bank_changed', 'The bank has just changed. Build the test again.');
-            $items[] = [
-                'position' => $position,
-                'question_id' => $question,
-                'version_id' => (int) $version->version_id,
-                'marks' => $recipe->plain ? '1' : (string) $version->marks,
+        $items = NewItems::of(
+            $questions,
+            fn (stdClass $question): array => [
+                'marks' => $recipe->plain ? '1' : (string) $question->marks,
                 'penalty' => $recipe->penalty === Recipe::AS_IN_EXAM
-                    ? (string) $exam->blueprint()->penaltyFor(Kind::from((string) $version->kind))
+                    ? (string) $exam->blueprint()->penaltyFor(Kind::from((string) $question->kind))
                     : (string) BigRational::of($recipe->penalty)->simplified(),
                 'section' => null,
-            ];
-        }
+            ],
+        );
         $limit = $recipe->minutes ?? self::minutesFor($exam, count($questions));
 
         return Test::holding(
@@ -120,11 +110,14 @@ final readonly class TestBuilder
                 'recipe_id' => $saved->id,
                 'title' => $title,
                 'mode' => $recipe->mode->value,
+                'seconds_each' => $recipe->secondsEach,
                 'shuffled' => $recipe->shuffled,
+                'running_score' => $recipe->runningScore,
+                'asks_sureness' => $recipe->asksSureness,
                 'seed' => $seed->value,
             ],
             $items,
-            $recipe->mode === Mode::Timed ? $limit : null,
+            $recipe->mode === Mode::Timed && $recipe->secondsEach === null ? $limit : null,
         );
     }
 }

@@ -32,6 +32,19 @@ final class BareController
             (select question_id from question_tags where family = 'year' and value = '2020') group by topic_id",
         'count-words' => "select topic_id, count(*) from questions where exam_id = 1 and retired_at is null and id in
             (select rowid from question_texts where question_texts match 'fog') group by topic_id",
+        // The first page, whole, of what is new.
+        'picks' => 'select q.id, q.kind, q.difficulty, t.name, v.shown, s.outcome, count(*) over () as n
+            from questions q left join standings s on s.question_id = q.id and s.user_id = :user
+            join topics t on t.id = q.topic_id join question_versions v on v.id = q.version_id
+            where q.exam_id = 1 and q.retired_at is null and s.outcome is null order by q.topic_id, q.id limit 25',
+        'answers' => 'select o.question_id, o.share, o.settled_ms, q.topic_id, q.b, q.luck from outcomes o
+            join questions q on q.id = o.question_id where o.user_id = :user order by o.question_id, o.settled_ms',
+        'tests' => 'select s.*, t.title, t.user_id as maker, t.recipe_id from sittings s
+            join tests t on t.id = s.test_id
+            where s.user_id = :user and s.exam_id = 1 and s.deleted_at is null order by s.created_at desc limit 50',
+        'booklet' => "select v.shown, i.position, i.marks from test_items i join question_versions v
+            on v.id = i.version_id join tests t on t.id = i.test_id
+            where t.title = 'The long one' order by i.position",
         // Two of the dozen filters.
         'facets' => 'select t.family, t.value, count(*) from question_tags t join questions q on q.id = t.question_id
             left join standings s on s.question_id = q.id and s.user_id = :user where q.exam_id = 1

@@ -13,7 +13,6 @@ use CurlHandle;
 use CurlMultiHandle;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use RuntimeException;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Recipe;
@@ -66,11 +65,9 @@ final class Crowd
                 $user,
             );
             $this->pen->open($sitting, self::TAB, take: true);
-            $visitor = Visitor::signedIn($user);
             $this->members[] = new CrowdMember(
                 sitting: $sitting->id,
-                cookie: $visitor->cookie,
-                token: $visitor->token,
+                visitor: Visitor::signedIn($user),
                 options: $this->options($sitting),
             );
         }
@@ -79,15 +76,14 @@ final class Crowd
     }
 
     /** Milliseconds that one post of events takes. */
-    public function time(string $address, CrowdMember $member): float
+    public function time(string $server, string $path, CrowdMember $member): float
     {
-        ['handle' => $handle] = $this->request($address, $member);
-        $said = curl_exec($handle);
-        if (curl_getinfo($handle, CURLINFO_RESPONSE_CODE) !== 200) {
-            throw new RuntimeException("{$address} answered: {$said}");
-        }
-
-        return 1000 * (float) curl_getinfo($handle, CURLINFO_TOTAL_TIME);
+        return $member->visitor->ask(
+            server: $server,
+            method: 'POST',
+            path: $path,
+            body: ['tab' => self::TAB, 'events' => $member->events()],
+        )->ms;
     }
 
     /**
@@ -96,7 +92,7 @@ final class Crowd
      * @param  float  $seconds  for so long
      * @param  float  $pause  seconds between the saves of one person; 0: as fast as they are answered
      */
-    public function answer(string $address, float $seconds, float $pause): void
+    public function answer(string $server, float $seconds, float $pause): void
     {
         $from = microtime(true);
         foreach ($this->members as $i => $member) {
@@ -107,7 +103,7 @@ final class Crowd
             $now = microtime(true) - $from;
             foreach ($this->members as $i => $member) {
                 if (! isset($busy[$i]) && $now < $seconds && $member->next <= $now) {
-                    $busy[$i] = $this->send($address, $member);
+                    $busy[$i] = $this->send($server, $member);
                     $member->next = max($member->next + $pause, $pause === 0.0 ? $now : 0.0);
                 }
             }
@@ -158,30 +154,16 @@ final class Crowd
     }
 
     /** @return array{handle: CurlHandle, ids: list<string>} */
-    private function send(string $address, CrowdMember $member): array
-    {
-        $sent = $this->request("http://{$address}/api/sittings/{$member->sitting}/events", $member);
-        curl_multi_add_handle($this->multi, $sent['handle']);
-
-        return $sent;
-    }
-
-    /** @return array{handle: CurlHandle, ids: list<string>} */
-    private function request(string $address, CrowdMember $member): array
+    private function send(string $server, CrowdMember $member): array
     {
         $events = $member->events();
-        $handle = curl_init($address);
-        curl_setopt_array($handle, [
-            CURLOPT_POSTFIELDS => json_encode(['tab' => self::TAB, 'events' => $events], JSON_THROW_ON_ERROR),
-            CURLOPT_HTTPHEADER => [
-                'Content-Type: application/json',
-                'Accept: application/json',
-                "X-CSRF-TOKEN: {$member->token}",
-                "Cookie: {$member->cookie}",
-            ],
-            CURLOPT_RETURNTRANSFER => true,
-            CURLOPT_TIMEOUT => 30,
-        ]);
+        $handle = $member->visitor->request(
+            server: $server,
+            method: 'POST',
+            path: "/api/sittings/{$member->sitting}/events",
+            body: ['tab' => self::TAB, 'events' => $events],
+        );
+        curl_multi_add_handle($this->multi, $handle);
 
         return ['handle' => $handle, 'ids' => array_column($events, 'id')];
     }

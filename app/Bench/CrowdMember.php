@@ -20,8 +20,7 @@ final class CrowdMember
      */
     public function __construct(
         public readonly string $sitting,
-        public readonly string $cookie,
-        public readonly string $token,
+        public readonly Visitor $visitor,
         public readonly array $options,
     ) {
     }

@@ -65,6 +65,8 @@ final class FuzzTrial
             'exam' => array_values(Exam::query()->pluck('slug')->map(strval(...))->all()),
             'position' => ['0', '1', '19'],
             'paper' => self::codes('papers'),
+            'series' => self::codes('series'),
+            'test' => self::codes('series_tests'),
             'section' => self::codes('handbook_sections'),
         ];
     }
@@ -85,8 +87,8 @@ final class FuzzTrial
     {
         // Who signs out or leaves would be a guest for the rest of the trial.
         $leaves = $request['method'] === 'DELETE' && ! str_contains($request['path'], 'sittings');
-        $headers = $request['headers'] + ['X-CSRF-TOKEN' => $member->token];
-        $headers['Cookie'] = ($leaves ? '' : "{$member->cookie}; ").($request['headers']['Cookie'] ?? '');
+        $headers = $request['headers'] + ['X-CSRF-TOKEN' => $member->visitor->token];
+        $headers['Cookie'] = ($leaves ? '' : "{$member->visitor->cookie}; ").($request['headers']['Cookie'] ?? '');
         $lines = [];
         foreach ($headers as $name => $value) {
             $lines[] = "{$name}: {$value}";

@@ -38,7 +38,7 @@ final class SaveTrial
         $took = ['bare' => [], 'first' => [], 'late' => []];
         for ($i = 0; $i < self::SAVES; $i++) {
             foreach ($paths as $what => [$member, $path]) {
-                $took[$what][] = $this->crowd->time("http://{$server->address}{$path}", $member);
+                $took[$what][] = $this->crowd->time($server->address, $path, $member);
             }
         }
         $server->stop();

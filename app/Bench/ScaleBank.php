@@ -141,8 +141,9 @@ final readonly class ScaleBank
             "when 3 then 'easy' when 4 then 'easy' else 'moderate' end";
         DB::statement($upTo($questions)." insert into questions (id, exam_id, topic_id, unit_id, unit_place,
             code, kind,
-            difficulty, version_id, retired_at, created_at, updated_at)
-            select i, 1, {$topic}, {$unit}, (i - 1) % ".self::UNIT_SIZE.", 'q-' || i, {$kind}, {$difficulty}, i,
+            difficulty, b, luck, version_id, retired_at, created_at, updated_at)
+            select i, 1, {$topic}, {$unit}, (i - 1) % ".self::UNIT_SIZE.", 'q-' || i, {$kind}, {$difficulty},
+            -1.5 + (i * 29 % 300) / 100.0, case when i % 9 = 0 then 0 else 0.25 end, i,
             case when i % 997 = 0 and i > {$inUnits} then '2026-06-01 00:00:00' end, '2026-01-01', '2026-01-01'
             from n");
         // Such words as make every search find something, some of them everywhere and some in few.
@@ -210,10 +211,12 @@ final readonly class ScaleBank
         $ended = "{$now} - ({$sittings} - k) * {$day}";
         DB::statement("with recursive u(i) as (select {$first} union all select i + 1 from u where i < {$last}),
             s(k) as (select 0 union all select k + 1 from s where k + 1 < {$sittings})
-            insert into sittings (id, user_id, exam_id, test_id, status, terms, secret, started_ms, contact_ms,
+            insert into sittings (id, user_id, exam_id, test_id, name, mode, status,
+            terms, secret, started_ms, contact_ms,
             ended_ms,
             active_ms, questions, answered, marks, possible, share, counts, created_at, updated_at)
-            select 'scale-' || u.i || '-' || s.k, u.i, 1, 'scale-past', 'handed_in', '{}', 'x', {$ended} - 3000000,
+            select 'scale-' || u.i || '-' || s.k, u.i, 1, 'scale-past', 'What was sat before',
+            'timed', 'handed_in', '{}', 'x', {$ended} - 3000000,
             {$ended}, {$ended}, 2400000, 50, 50, '30', '50', 0.6, 1, '2026-01-01', '2026-01-01' from u, s");
         $outcome = "case (o.u * 31 + o.k * 17) % 10 when 0 then 'missed' when 1 then 'missed' when 2 then 'missed' ".
             "when 3 then 'left_blank' else 'right' end";

@@ -25,7 +25,6 @@ final class ScaleTrial
         'new or missed' => [['pools' => ['new', 'missed']], 'count-new'],
         'hard' => [['difficulties' => ['hard']], 'count-hard'],
         'of one year' => [['tags' => ['year' => ['2020']]], 'count-year'],
-        'with a word' => [['words' => 'fog'], 'count-words'],
     ];
 
     /** @return iterable<Row> */
@@ -48,6 +47,33 @@ final class ScaleTrial
             );
         }
         yield $this->row(
+            what: 'Keyword search with hits per topic',
+            visitor: $heavy,
+            ask: [$server->address, 'POST', "{$exam}/count", ['words' => 'fog'] + self::RECIPE],
+            statement: 'count-words',
+            goal: 3,
+            hopedMs: 150,
+        );
+        yield $this->row(
+            what: 'The first page to pick from',
+            visitor: $heavy,
+            ask: [
+                $server->address, 'POST', "{$exam}/questions",
+                ['choices' => ['pools' => ['new']] + self::RECIPE, 'order' => 'topic', 'page' => 1],
+            ],
+            statement: 'picks',
+            goal: 3,
+            hopedMs: 150,
+        );
+        yield $this->row(
+            what: 'Where I stand, by 50,000 answers',
+            visitor: $heavy,
+            ask: [$server->address, 'GET', "{$exam}/mastery", null],
+            statement: 'answers',
+            goal: 4,
+            hopedMs: 500,
+        );
+        yield $this->row(
             what: 'What each filter would leave',
             visitor: $heavy,
             ask: [$server->address, 'POST', "{$exam}/facets", ['pools' => ['new']] + self::RECIPE],
@@ -62,15 +88,24 @@ final class ScaleTrial
                 ask: [$server->address, 'POST', "{$exam}/tests", ['pools' => $pools] + self::RECIPE],
                 statement: $statement,
                 // The statement draws from the whole bank without topics, cases or a seed.
-                goal: $pools === [] ? 2 : 6,
+                goal: $pools === [] ? 2 : 7,
                 hopedMs: 300,
             );
         }
+        yield $this->row(
+            what: 'All tests, of 1,000 sittings',
+            visitor: $heavy,
+            ask: [$server->address, 'POST', "{$exam}/sittings", ['page' => 1]],
+            statement: 'tests',
+            goal: 3,
+            hopedMs: 150,
+        );
         $pages = [
             'Today, 50,000 answers' => ["{$exam}/today", null, 5, 100],
             'What can I build from' => ["{$exam}/builder", 'count-new', 3, 250],
             'Result of 500 questions' => ["/api/sittings/{$long}/result", 'result', 6, 250],
             'Review of 500 questions' => ["/api/sittings/{$long}/review", 'result', 2, 250],
+            'Booklet of 500 questions' => ["/api/sittings/{$long}/booklet", 'booklet', 4, 400],
             'What came of one of 500 questions' => ["/api/sittings/{$long}/questions/250", 'result', 2, 250],
         ];
         foreach ($pages as $what => [$path, $statement, $goal, $hoped]) {
@@ -86,7 +121,7 @@ final class ScaleTrial
         $server->stop();
     }
 
-    /** @param  array{string, string, string, array<string, mixed>|null}  $ask  server, method, path, body */
+    /** @param  array{string, non-empty-string, string, array<string, mixed>|null}  $ask  server, method, path, body */
     private function row(
         string $what,
         Visitor $visitor,

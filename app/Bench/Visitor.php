@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Account\User;
+use CurlHandle;
 use Illuminate\Cookie\CookieValuePrefix;
 use Illuminate\Support\Facades\Crypt;
 use RuntimeException;
@@ -34,6 +35,7 @@ final readonly class Visitor
     }
 
     /**
+     * @param  non-empty-string  $method
      * @param  array<string, mixed>|null  $body
      *
      * @throws RuntimeException when the answer is not a good one
@@ -41,28 +43,18 @@ final readonly class Visitor
     public function ask(string $server, string $method, string $path, ?array $body = null): Heard
     {
         $peak = 0;
-        $handle = curl_init("http://{$server}{$path}");
-        curl_setopt($handle, CURLOPT_CUSTOMREQUEST, $method === '' ? null : $method);
-        curl_setopt_array($handle, [
-            CURLOPT_RETURNTRANSFER => true,
-            CURLOPT_HTTPHEADER => [
-                'Content-Type: application/json',
-                'Accept: application/json',
-                'Accept-Encoding: gzip',
-                "X-CSRF-TOKEN: {$this->token}",
-                "Cookie: {$this->cookie}",
-            ],
-            CURLOPT_HEADERFUNCTION => function (mixed $handle, string $line) use (&$peak): int {
+        $handle = $this->request(server: $server, method: $method, path: $path, body: $body);
+        curl_setopt(
+            $handle,
+            CURLOPT_HEADERFUNCTION,
+            function (mixed $handle, string $line) use (&$peak): int {
                 if (stripos($line, TellsPeak::HEADER.':') === 0) {
                     $peak = (int) substr($line, strlen(TellsPeak::HEADER) + 1);
                 }
 
                 return strlen($line);
             },
-        ]);
-        if ($body !== null) {
-            curl_setopt($handle, CURLOPT_POSTFIELDS, json_encode($body, JSON_THROW_ON_ERROR));
-        }
+        );
         $said = curl_exec($handle);
         $status = (int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE);
         if (! is_string($said) || $status < 200 || $status >= 300) {
@@ -70,5 +62,33 @@ final readonly class Visitor
         }
 
         return new Heard(1000 * (float) curl_getinfo($handle, CURLINFO_TOTAL_TIME), $peak, $said);
+    }
+
+    /**
+     * What they would send, not yet sent.
+     *
+     * @param  non-empty-string  $method
+     * @param  array<string, mixed>|null  $body
+     */
+    public function request(string $server, string $method, string $path, ?array $body = null): CurlHandle
+    {
+        $handle = curl_init("http://{$server}{$path}");
+        curl_setopt_array($handle, [
+            CURLOPT_CUSTOMREQUEST => $method,
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_TIMEOUT => 60,
+            CURLOPT_HTTPHEADER => [
+                'Content-Type: application/json',
+                'Accept: application/json',
+                'Accept-Encoding: gzip',
+                "X-CSRF-TOKEN: {$this->token}",
+                "Cookie: {$this->cookie}",
+            ],
+        ]);
+        if ($body !== null) {
+            curl_setopt($handle, CURLOPT_POSTFIELDS, json_encode($body, JSON_THROW_ON_ERROR));
+        }
+
+        return $handle;
     }
 }

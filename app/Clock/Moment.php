@@ -12,7 +12,7 @@ use Psr\Clock\ClockInterface;
 /** Unix milliseconds, in which sittings are timed, and whole days, in which revisits are. */
 final class Moment
 {
-    private const MS_PER_DAY = 86_400_000;
+    public const MS_PER_DAY = 86_400_000;
 
     public static function of(DateTimeInterface $time): int
     {

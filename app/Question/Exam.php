@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Question;
 
+use App\Http\Refusal;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Uplandia\Core\Assembly\Blueprint;
@@ -13,6 +14,7 @@ use Uplandia\Core\Assembly\Blueprint;
  * @property string $slug
  * @property string $name
  * @property string $summary
+ * @property float|null $cohort_deviation how far abilities spread in its cohort
  * @property array{cut: string, minutesPerQuestion: string, ...} $rules
  */
 final class Exam extends Model
@@ -28,9 +30,26 @@ final class Exam extends Model
         return $topics;
     }
 
-    /** How the real exam is made up. */
+    /** Whether its author has said how the real exam is made up. */
+    public function hasBlueprint(): bool
+    {
+        return isset($this->rules['sections']);
+    }
+
+    /**
+     * How the real exam is made up.
+     *
+     * @throws Refusal when its author has not said
+     */
     public function blueprint(): Blueprint
     {
+        if (! $this->hasBlueprint()) {
+            throw Refusal::conflict(
+                'no_blueprint',
+                'How the real exam is made up has not been written down here yet.',
+            );
+        }
+
         return Blueprint::of($this->rules);
     }
 
@@ -41,6 +60,6 @@ final class Exam extends Model
 
     protected function casts(): array
     {
-        return ['rules' => 'array'];
+        return ['rules' => 'array', 'cohort_deviation' => 'float'];
     }
 }

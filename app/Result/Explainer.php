@@ -18,6 +18,7 @@ use Uplandia\Core\Marking\Marker;
 use Uplandia\Core\Question\UnitKind;
 use Uplandia\Core\Shown;
 use Uplandia\Core\Sitting\QuestionState;
+use Uplandia\Core\Sitting\State;
 
 /** Explains a question that its sitting may see explained. */
 final readonly class Explainer
@@ -28,8 +29,38 @@ final readonly class Explainer
 
     public function explain(Sitting $sitting, QuestionState $state, int $position): ExplanationView
     {
-        $sitting->loadMissing('test.exam');
         $item = $this->items->of($sitting->test_id, [$position])[$position] ?? throw Refusal::notFound();
+
+        return $this->one(sitting: $sitting, state: $state, position: $position, item: $item, syllabus: null);
+    }
+
+    /** @return list<ExplanationView> of every question, in order */
+    public function whole(Sitting $sitting, State $state): array
+    {
+        $sitting->loadMissing('test.exam');
+        $syllabus = Syllabus::of($sitting->test->exam);
+        $explained = [];
+        foreach ($this->items->of($sitting->test_id) as $position => $item) {
+            $explained[] = $this->one(
+                sitting: $sitting,
+                state: $state->questions[$position],
+                position: $position,
+                item: $item,
+                syllabus: $syllabus,
+            );
+        }
+
+        return $explained;
+    }
+
+    private function one(
+        Sitting $sitting,
+        QuestionState $state,
+        int $position,
+        TestItem $item,
+        ?Syllabus $syllabus,
+    ): ExplanationView {
+        $sitting->loadMissing('test.exam');
         $version = $item->version;
         $unit = $this->unit($item, $position);
         $showing = new QuestionShowing($sitting->seed(), $sitting->terms()->shuffled);
@@ -42,7 +73,7 @@ final readonly class Explainer
             unit: $unit?->id,
         );
         $credit = $this->marker->mark($item->question, $state->response, $state->rubricMarks);
-        $syllabus = Syllabus::of($sitting->test->exam);
+        $syllabus ??= Syllabus::of($sitting->test->exam);
         $withheld = $version->withheld;
         $text = fn (string $name): ?string => is_string($withheld[$name] ?? null) ? $withheld[$name] : null;
 

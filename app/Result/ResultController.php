@@ -12,6 +12,7 @@ use App\Question\PlainExcerpt;
 use App\Question\Syllabus;
 use App\Sitting\Closing;
 use App\Sitting\Desk;
+use App\Sitting\OnPaper;
 use App\Sitting\Sitting;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -28,6 +29,7 @@ final readonly class ResultController
         private ResultReader $results,
         private Explainer $explainer,
         private TestItems $items,
+        private OnPaper $onPaper,
     ) {
     }
 
@@ -77,7 +79,7 @@ final readonly class ResultController
             new ReviewView(
                 sitting: $sitting->id,
                 exam: $sitting->test->exam->slug,
-                title: $sitting->test->title,
+                title: $sitting->name,
                 items: $items,
             ),
         );
@@ -108,6 +110,26 @@ final readonly class ResultController
         $state = $this->explained($sitting, $position);
 
         return new JsonResponse($this->explainer->explain($sitting, $state->questions[$position], $position));
+    }
+
+    #[Get('/api/sittings/{sitting}/key', 'Print a key', returns: KeyView::class)]
+    public function key(Sitting $sitting): JsonResponse
+    {
+        $this->closing->settleIfOver($sitting);
+        if (! $sitting->isHandedIn()) {
+            // What is sat on paper is checked on paper: whoever chose that may have the key, and no clock counts for
+            // it.
+            if (! $sitting->on_paper) {
+                throw Refusal::conflict(
+                    'not_yet',
+                    'The key is printed after you hand in, or when you have chosen to sit the test on paper.',
+                );
+            }
+            $this->onPaper->refuseHeldBack($sitting);
+        }
+        $state = $this->desk->state($sitting);
+
+        return new JsonResponse(new KeyView($this->explainer->whole($sitting, $state)));
     }
 
     /** The one gate before every key and rationale. */

@@ -38,14 +38,14 @@ final class ResultReader
         $whole = Breakdown::whole($results, $cut->toFloat());
         $headline = Headline::of($results, $cut);
         $sureness = SurenessReport::of($results);
-        $paper = $sitting->test->paper_id !== null;
+        $paper = $sitting->test->of_exam;
         $share = $whole->totals->pending === 0 ? $whole->totals->shareOfAll() : null;
         $terms = $sitting->terms();
 
         return new ResultView(
             sitting: $sitting->id,
             exam: $exam->slug,
-            title: $sitting->test->title,
+            title: $sitting->name,
             mode: $terms->mode,
             startedAt: (int) $sitting->started_ms,
             endedAt: (int) $sitting->ended_ms,
@@ -55,7 +55,9 @@ final class ResultReader
             tally: TallyView::of($whole->totals, $whole->meanMs),
             cut: Shown::percent($cut),
             counts: $sitting->counts,
-            scaled: $paper && $share !== null ? ScaledView::of($exam->blueprint()->scale, $share) : null,
+            scaled: $paper && $sitting->test->section === null && $share !== null
+                ? ScaledView::of($exam->blueprint()->scale, $share)
+                : null,
             opening: $headline->opening,
             facts: $headline->facts,
             topics: $this->topics($results, $syllabus, $cut->toFloat()),
@@ -104,14 +106,14 @@ final class ResultReader
             $results[] = self::result(
                 row: $row,
                 // Most are alike, and exact fractions are dear to read.
-                scheme: $schemes["{$row->possible} {$row->penalty}"] ??= new MarkScheme(
+                scheme: ($schemes["{$row->possible} {$row->penalty}"] ??= new MarkScheme(
                     (string) $row->possible,
                     (string) $row->penalty,
-                ),
-                credit: $credits["{$row->outcome} {$row->credit}"] ??= Credit::stored(
+                )),
+                credit: ($credits["{$row->outcome} {$row->credit}"] ??= Credit::stored(
                     Outcome::from((string) $row->outcome),
                     $row->credit,
-                ),
+                )),
                 labels: [
                     'topic' => $syllabus->topOf($topic->id)->name,
                     'subtopic' => $topic->code,

@@ -7,10 +7,13 @@ namespace App\Result;
 use App\Assembly\TestItem;
 use App\Assembly\TestItems;
 use App\Question\Enrolment;
+use App\Sitting\ScoreView;
 use App\Sitting\Settles;
 use App\Sitting\Sitting;
 use App\Sitting\Stage;
+use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Cohort\ItemStatistics;
 use Uplandia\Core\Marking\Credit;
 use Uplandia\Core\Marking\Marker;
@@ -18,6 +21,7 @@ use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Marking\Response;
 use Uplandia\Core\Result\Marked;
 use Uplandia\Core\Result\Totals;
+use Uplandia\Core\Shown;
 use Uplandia\Core\Sitting\QuestionState;
 use Uplandia\Core\Sitting\State;
 use Uplandia\Core\Sitting\Status;
@@ -54,6 +58,48 @@ final readonly class Settlement implements Settles
             ->pluck('outcome', 'position')
             ->map(fn (mixed $outcome): string => is_string($outcome) ? $outcome : '')
             ->all();
+    }
+
+    public function setAside(Sitting $sitting): void
+    {
+        $this->move($sitting, 'outcomes', 'deleted_outcomes');
+    }
+
+    public function bringBack(Sitting $sitting): void
+    {
+        $this->move($sitting, 'deleted_outcomes', 'outcomes');
+    }
+
+    private function move(Sitting $sitting, string $from, string $to): void
+    {
+        $columns = DB::getSchemaBuilder()->getColumnListing('outcomes');
+        $rows = DB::table($from)->where('sitting_id', $sitting->id);
+        $questions = array_map(intval(...), array_values((clone $rows)->pluck('question_id')->all()));
+        DB::table($to)->insertUsing($columns, (clone $rows)->select($columns));
+        $rows->delete();
+        $this->markFirstLooks($sitting->user_id, $questions);
+        $this->standings->renew($sitting->user_id, $sitting->exam_id, $questions);
+    }
+
+    public function score(Sitting $sitting): ?ScoreView
+    {
+        if ($sitting->terms()->mode !== Mode::Tutor || ! $sitting->terms()->runningScore) {
+            return null;
+        }
+        $marks = $possible = BigRational::zero();
+        $rows = DB::table('outcomes')
+            ->where('sitting_id', $sitting->id)
+            ->get(['marks', 'possible']);
+        foreach ($rows as $row) {
+            $marks = $marks->plus((string) $row->marks);
+            $possible = $possible->plus((string) $row->possible);
+        }
+
+        return new ScoreView(
+            marks: Shown::decimal($marks),
+            possible: Shown::decimal($possible),
+            questions: count($rows),
+        );
     }
 
     /**

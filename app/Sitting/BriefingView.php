@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
+use App\Assembly\ExamSectionView;
 use OpenApi\Attributes as OA;
 use Uplandia\Core\Assembly\Mode;
 
@@ -11,17 +12,29 @@ use Uplandia\Core\Assembly\Mode;
 #[OA\Schema(schema: 'Briefing')]
 final readonly class BriefingView
 {
-    /** @param  list<SectionBriefView>  $sections  of a fixed paper */
+    /**
+     * @param  list<ExamSectionView>  $sections  of a paper or a rehearsal
+     * @param  list<ReasonView>  $reasons  none: it is not made of weak spots
+     */
     public function __construct(
         #[OA\Property] public string $id,
         #[OA\Property] public string $exam,
         #[OA\Property] public string $title,
+        #[OA\Property(description: 'Its answers come from paper.')] public bool $onPaper,
         #[OA\Property(enum: Mode::class)] public Mode $mode,
         #[OA\Property(enum: Stage::class)] public Stage $status,
         #[OA\Property] public int $questions,
         #[OA\Property] public int $answered,
         #[OA\Property(description: 'Exact, as a decimal.')] public string $marks,
         #[OA\Property(description: 'With extra time.', nullable: true)] public ?int $limitMs,
+        #[
+            OA\Property(
+                description: 'For each question, with extra time; then there is no going back.',
+                nullable: true,
+            ),
+        ]
+        public ?int $questionMs,
+        #[OA\Property(description: 'Whether each question asks how sure one is.')] public bool $asksSureness,
         #[OA\Property(description: 'Of the limit, meant for reading.')] public int $readingMs,
         #[OA\Property] public string $extraTime,
         #[OA\Property(description: 'By the pace plan, without reserve.', nullable: true)] public ?int $msPerMark,
@@ -30,7 +43,8 @@ final readonly class BriefingView
             OA\Property(description: 'How many breaks may be taken; a break does not stop the clock.'),
         ]
         public int $breaks,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: SectionBriefView::class))] public array $sections,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ExamSectionView::class))] public array $sections,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: ReasonView::class))] public array $reasons,
     ) {
     }
 }

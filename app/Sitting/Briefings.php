@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
+use App\Assembly\ExamSectionView;
 use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
-use Uplandia\Core\Assembly\Section;
 use Uplandia\Core\Shown;
 use Uplandia\Core\Sitting\PacePlan;
 
@@ -17,6 +17,7 @@ final class Briefings
     {
         $sitting->loadMissing('test.exam', 'user');
         $terms = $sitting->terms();
+        $blueprint = $sitting->test->blueprint();
         $marks = BigRational::zero();
         foreach (DB::table('test_items')->where('test_id', $sitting->test_id)->pluck('marks') as $worth) {
             $marks = $marks->plus(is_string($worth) ? $worth : 0);
@@ -26,13 +27,16 @@ final class Briefings
         return new BriefingView(
             id: $sitting->id,
             exam: $sitting->test->exam->slug,
-            title: $sitting->test->title,
+            title: $sitting->name,
+            onPaper: $sitting->on_paper,
             mode: $terms->mode,
             status: $sitting->status,
             questions: $sitting->questions,
             answered: $sitting->answered,
             marks: Shown::decimal($marks),
             limitMs: $terms->limit,
+            questionMs: $terms->questionLimit,
+            asksSureness: $terms->asksSureness,
             readingMs: $terms->reading,
             extraTime: $terms->extraTime,
             msPerMark: $timed
@@ -45,25 +49,11 @@ final class Briefings
                 : null,
             pausable: $terms->pausable,
             breaks: $terms->breaks,
-            sections: $this->sections($sitting),
-        );
-    }
-
-    /** @return list<SectionBriefView> */
-    private function sections(Sitting $sitting): array
-    {
-        if ($sitting->test->paper_id === null) {
-            return [];
-        }
-
-        return array_map(
-            fn (Section $section): SectionBriefView => new SectionBriefView(
-                name: $section->name,
-                questions: $section->questions,
-                marks: Shown::decimal($section->scheme->marks),
-                penalty: $section->scheme->penalty->getSign() === 0 ? null : (string) $section->scheme->penalty,
+            sections: $blueprint === null ? [] : ExamSectionView::allOf($blueprint),
+            reasons: array_map(
+                fn (array $reason): ReasonView => new ReasonView(...$reason),
+                $sitting->test->reasons ?? [],
             ),
-            $sitting->test->exam->blueprint()->sections,
         );
     }
 }

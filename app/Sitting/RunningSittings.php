@@ -27,11 +27,13 @@ final readonly class RunningSittings implements HoldsBack
             ->join('test_items', 'test_items.test_id', '=', 'tests.id')
             ->where('sittings.user_id', $user->id)
             ->where('sittings.status', Stage::Open->value)
-            ->whereNotIn('tests.mode', [Mode::Tutor->value, Mode::Untimed->value])
+            ->whereNotIn('sittings.mode', [Mode::Tutor->value, Mode::Untimed->value])
             // One whose time is up while nobody looks is as good as handed in.
-            ->where(fn (Builder $clock): Builder => $clock
-                ->whereNull('sittings.deadline_ms')
-                ->orWhere('sittings.deadline_ms', '>=', Moment::now($this->clock) - Fold::GRACE_MS))
+            ->where(
+                fn (Builder $clock): Builder => $clock
+                    ->whereNull('sittings.deadline_ms')
+                    ->orWhere('sittings.deadline_ms', '>=', Moment::now($this->clock) - Fold::GRACE_MS),
+            )
             ->select('test_items.question_id');
         $units = DB::table('questions')->whereIn('id', clone $held)->whereNotNull('unit_id')->select('unit_id');
         $questions = DB::table('questions')->whereIn('id', $held)->orWhereIn('unit_id', $units)->pluck('id')->all();

@@ -21,4 +21,12 @@ interface Settles
 
     /** @return array<int, string> outcomes known so far, by position */
     public function outcomes(Sitting $sitting): array;
+
+    /** Takes what came of a sitting out of every figure, to be brought back as it was. */
+    public function setAside(Sitting $sitting): void;
+
+    public function bringBack(Sitting $sitting): void;
+
+    /** Marks so far of what has been checked; null: this sitting does not show them. */
+    public function score(Sitting $sitting): ?ScoreView;
 }

@@ -64,6 +64,19 @@ final class Sheets
         return array_map(self::unit(...), array_values($units->all()));
     }
 
+    /** @return list<string> the topic of each question, as its version has it */
+    public function topics(Sitting $sitting): array
+    {
+        $names = DB::table('test_items')
+            ->join('question_versions', 'question_versions.id', '=', 'test_items.version_id')
+            ->join('topics', 'topics.id', '=', 'question_versions.topic_id')
+            ->where('test_items.test_id', $sitting->test_id)
+            ->orderBy('test_items.position')
+            ->pluck('topics.name');
+
+        return array_map(fn (mixed $name): string => is_string($name) ? $name : '', array_values($names->all()));
+    }
+
     /** @param  Collection<int, \stdClass>  $rows  at least one */
     private static function unit(Collection $rows): UnitView
     {

@@ -9,7 +9,9 @@ use App\Assembly\Test;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Str;
+use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Seed;
 use Uplandia\Core\Sitting\Terms;
 
@@ -20,6 +22,9 @@ use Uplandia\Core\Sitting\Terms;
  * @property int $user_id
  * @property int $exam_id
  * @property string $test_id
+ * @property string $name what its candidate calls it
+ * @property Mode $mode how it is sat
+ * @property bool $on_paper its answers come from paper
  * @property Stage $status
  * @property array<string, mixed>|null $terms frozen at its start
  * @property string $secret
@@ -46,11 +51,15 @@ use Uplandia\Core\Sitting\Terms;
 final class Sitting extends Model
 {
     use HasUlids;
+    use SoftDeletes;
 
     protected $fillable = [
         'user_id',
         'exam_id',
         'test_id',
+        'name',
+        'mode',
+        'on_paper',
         'status',
         'terms',
         'secret',
@@ -80,6 +89,9 @@ final class Sitting extends Model
             'user_id' => $user->id,
             'exam_id' => $test->exam_id,
             'test_id' => $test->id,
+            'name' => $test->title,
+            'mode' => $test->mode,
+            'on_paper' => false,
             'questions' => $test->questions,
             'status' => Stage::NotStarted,
             'secret' => Str::random(32),
@@ -115,7 +127,9 @@ final class Sitting extends Model
      */
     public function terms(): Terms
     {
-        return $this->terms === null ? TestTerms::of($this->test, $this->user) : Terms::fromArray($this->terms);
+        return $this->terms === null
+            ? TestTerms::of($this->test, $this->user, $this->on_paper)
+            : Terms::fromArray($this->terms);
     }
 
     /** The chance that its orders are shuffled with. */
@@ -128,6 +142,8 @@ final class Sitting extends Model
     {
         return [
             'status' => Stage::class,
+            'mode' => Mode::class,
+            'on_paper' => 'boolean',
             'terms' => 'array',
             'by_clock' => 'boolean',
             'counts' => 'boolean',

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
-use App\Http\Contract\Delete;
 use App\Http\Contract\Get;
 use App\Http\Contract\Post;
-use App\Http\Refusal;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Response;
+use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Sitting\Event;
 
 final readonly class SittingController
@@ -45,12 +43,14 @@ final readonly class SittingController
                 briefing: $this->briefings->of($sitting),
                 questions: $this->sheets->questions($sitting),
                 units: $this->sheets->units($sitting),
+                topics: $sitting->mode === Mode::Tutor ? $this->sheets->topics($sitting) : [],
                 state: StateView::of(
                     state: $state,
                     now: $this->desk->now(),
                     lastSeq: $sitting->last_seq,
                     positions: null,
                     outcomes: $this->settlement->outcomes($sitting),
+                    score: $this->settlement->score($sitting),
                 ),
             ),
         );
@@ -75,6 +75,7 @@ final readonly class SittingController
                 lastSeq: $recorded->lastSeq,
                 positions: array_values(array_unique($touched)),
                 outcomes: $this->settlement->outcomes($sitting),
+                score: $this->settlement->score($sitting),
                 refused: $recorded->refused,
             ),
         );
@@ -91,19 +92,5 @@ final readonly class SittingController
         );
 
         return new JsonResponse(new HandedInView($sitting->id, (object) $refused));
-    }
-
-    #[Delete('/api/sittings/{sitting}', 'Discard a sitting that has not begun')]
-    public function destroy(Sitting $sitting): Response
-    {
-        // Only what holds no answers can be thrown away: a sitting once begun stays on record.
-        if (Sitting::query()->whereKey($sitting->id)->where('status', Stage::NotStarted)->delete() === 0) {
-            throw Refusal::conflict(
-                'begun',
-                'This sitting has begun, so it stays on record. Hand it in to be done with it.',
-            );
-        }
-
-        return response()->noContent();
     }
 }

@@ -24,6 +24,8 @@ final readonly class StateView
         #[OA\Property] public int $answered,
         #[OA\Property] public int $breaksLeft,
         #[OA\Property] public int $lastSeq,
+        #[OA\Property(description: 'Of what has been checked, where it was asked for.', nullable: true)]
+        public ?ScoreView $score,
         #[
             OA\Property(
                 type: 'array',
@@ -54,6 +56,7 @@ final readonly class StateView
         int $lastSeq,
         ?array $positions,
         array $outcomes,
+        ?ScoreView $score,
         array $refused = [],
     ): self {
         $questions = [];
@@ -74,6 +77,7 @@ final readonly class StateView
             answered: $state->answered(),
             breaksLeft: $state->breaksLeft,
             lastSeq: $lastSeq,
+            score: $score,
             questions: $questions,
             refused: (object) $refused,
         );

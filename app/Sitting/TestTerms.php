@@ -7,6 +7,7 @@ namespace App\Sitting;
 use App\Account\User;
 use App\Assembly\Test;
 use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Question\UnitKind;
 use Uplandia\Core\Sitting\Item;
 use Uplandia\Core\Sitting\Terms;
@@ -14,19 +15,32 @@ use Uplandia\Core\Sitting\Terms;
 /** The rules that a test is sat under by one candidate: a paper's are the exam's, a test's those it was built with. */
 final class TestTerms
 {
-    /** Needs the test's exam. */
-    public static function of(Test $test, User $user): Terms
+    /**
+     * Needs the test's exam.
+     *
+     * @param  bool  $onPaper  whether it is sat on paper: then nothing of it is timed or locked on screen
+     */
+    public static function of(Test $test, User $user, bool $onPaper = false): Terms
     {
-        $paper = $test->paper_id !== null;
-        $items = self::items($test, $paper ? array_column($test->exam->blueprint()->sections, 'code') : []);
-        $terms = $paper
-            ? Terms::ofExam($test->exam->blueprint(), $items)
-            : new Terms(
-                mode: $test->mode,
-                items: $items,
-                limit: $test->minutes === null ? null : $test->minutes * Terms::MS_PER_MINUTE,
-                shuffled: $test->shuffled,
-            );
+        if ($onPaper) {
+            $items = array_map(fn (Item $item): Item => new Item(0, null), self::items($test, []));
+
+            return new Terms(mode: Mode::Untimed, items: $items, shuffled: $test->shuffled, asksSureness: false);
+        }
+        $blueprint = $test->blueprint();
+        $items = self::items($test, $blueprint === null ? [] : array_column($blueprint->sections, 'code'));
+        $terms =
+            $blueprint !== null
+                ? Terms::ofExam($blueprint, $items)
+                : new Terms(
+                    mode: $test->mode,
+                    items: $items,
+                    limit: $test->minutes === null ? null : $test->minutes * Terms::MS_PER_MINUTE,
+                    questionLimit: $test->seconds_each === null ? null : $test->seconds_each * Terms::MS_PER_SECOND,
+                    shuffled: $test->shuffled,
+                    runningScore: $test->running_score,
+                    asksSureness: $test->asks_sureness,
+                );
 
         return $terms->withExtraTime($user->extra_time);
     }

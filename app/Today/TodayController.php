@@ -7,7 +7,9 @@ namespace App\Today;
 use App\Account\User;
 use App\Assembly\Bank;
 use App\Http\Contract\Get;
+use App\Http\Contract\Post;
 use App\Question\Exam;
+use App\Sitting\BuiltView;
 use App\Sitting\Closing;
 use App\Sitting\Sitting;
 use App\Sitting\Stage;
@@ -22,8 +24,11 @@ final class TodayController
 
     private const OPEN = 20;
 
-    public function __construct(private readonly Closing $closing, private readonly Bank $bank)
-    {
+    public function __construct(
+        private readonly Closing $closing,
+        private readonly Bank $bank,
+        private readonly QuickStarts $quick,
+    ) {
     }
 
     #[Get('/api/exams', 'List exams', returns: ExamsView::class)]
@@ -45,25 +50,44 @@ final class TodayController
             ->get();
         $past = $sittings()->where('status', Stage::HandedIn)->latest('ended_ms')->limit(self::RESULTS)->get();
 
+        $counts = $this->bank->counts($exam, $user);
+
         return new JsonResponse(
             new TodayView(
                 exam: $exam->slug,
                 examName: $exam->name,
                 summary: $exam->summary,
                 exams: $this->links(),
-                counts: $this->bank->counts($exam, $user),
+                counts: $counts,
+                quick: $this->quick->of($exam, $user, $counts),
                 open: array_map($this->open(...), array_values($open->all())),
                 past: array_map($this->past(...), array_values($past->all())),
             ),
         );
     }
 
+    #[
+        Post(
+            '/api/exams/{exam}/quick-starts',
+            'Begin without choosing',
+            takes: QuickStartRequest::class,
+            returns: BuiltView::class,
+            status: 201,
+        ),
+    ]
+    public function begin(QuickStartRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    {
+        $start = QuickStart::from($request->string('start')->value());
+
+        return new JsonResponse(new BuiltView($this->quick->begin($exam, $user, $start)->id), 201);
+    }
+
     private function open(Sitting $sitting): OpenSittingView
     {
         return new OpenSittingView(
             id: $sitting->id,
-            title: $sitting->test->title,
-            mode: $sitting->test->mode,
+            title: $sitting->name,
+            mode: $sitting->mode,
             begun: $sitting->status === Stage::Open,
             questions: $sitting->questions,
             answered: $sitting->answered,
@@ -78,8 +102,8 @@ final class TodayController
 
         return new PastSittingView(
             id: $sitting->id,
-            title: $sitting->test->title,
-            mode: $sitting->test->mode,
+            title: $sitting->name,
+            mode: $sitting->mode,
             endedAt: (int) $sitting->ended_ms,
             questions: $sitting->questions,
             answered: $sitting->answered,

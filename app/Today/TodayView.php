@@ -22,6 +22,7 @@ final readonly class TodayView
         #[OA\Property] public string $summary,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ExamLinkView::class))] public array $exams,
         #[OA\Property(ref: CountsView::class)] public CountsView $counts,
+        #[OA\Property(ref: QuickView::class)] public QuickView $quick,
         #[
             OA\Property(
                 type: 'array',

@@ -51,6 +51,7 @@ final class BankLint
                 ...Units::gapFaults($questions),
                 ...Numbers::faults($questions),
                 ...Papers::faults($read),
+                ...SeriesSheets::faults($read),
                 ...Texts::mediaFaults($read->shelf, $texts),
                 ...Texts::formulaFaults($texts),
             ];

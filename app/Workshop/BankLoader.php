@@ -14,6 +14,10 @@ use App\Question\Topic;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Question\Definition;
+use Uplandia\Core\Question\Difficulty;
+use Uplandia\Core\Question\Kind;
+use Uplandia\Core\Question\Luck;
 
 /**
  * Takes an exam's folder of text files into the bank. Loading again adds versions only where something changed.
@@ -56,6 +60,7 @@ final readonly class BankLoader
             $this->retireAllBut($exam, array_column($read->entries, 'code'));
             $this->tallies->renew($exam->id);
             $this->papers($exam, $read->papers);
+            SeriesSheets::load($exam, $read->series);
 
             return ['questions' => count($read->entries), 'changed' => $changed];
         });
@@ -234,6 +239,7 @@ final readonly class BankLoader
             );
             if (! $same) {
                 $this->addVersion($id, 1 + (int) ($before->number ?? 0), $version);
+                $this->rate($id, $entry);
                 $changed++;
             }
         }
@@ -254,6 +260,19 @@ final readonly class BankLoader
         DB::table('questions')
             ->where('id', $question)
             ->update(['version_id' => $id]);
+    }
+
+    /**
+     * Until a cohort has answered this version, it is as difficult as its author says.
+     *
+     * @param  Entry  $entry
+     */
+    private function rate(int $question, array $entry): void
+    {
+        $core = Definition::question(Kind::from($entry['kind']), $entry['shown'], $entry['withheld']);
+        DB::table('questions')
+            ->where('id', $question)
+            ->update(['b' => Difficulty::from($entry['difficulty'])->b(), 'luck' => Luck::of($core)]);
     }
 
     /** @param  Entry  $entry */
@@ -279,10 +298,7 @@ final readonly class BankLoader
         } else {
             DB::table('questions')->where('id', $id)->update($row);
             // How difficult the cohort finds it is not the author's to say.
-            DB::table('question_tags')
-                ->where('question_id', $id)
-                ->where('family', '!=', Filters::FOUND)
-                ->delete();
+            DB::table('question_tags')->where('question_id', $id)->where('family', '!=', Filters::FOUND)->delete();
             // Standings repeat the topic so that pools are counted from one index.
             DB::table('standings')
                 ->where('question_id', $id)
@@ -298,10 +314,12 @@ final readonly class BankLoader
         foreach (Holdings::of($entry, $shown) as $held) {
             $tags[] = [Filters::HOLDS, $held];
         }
-        DB::table('question_tags')->insert(array_map(
-            fn (array $tag): array => ['question_id' => $id, 'family' => $tag[0], 'value' => $tag[1]],
-            $tags,
-        ));
+        DB::table('question_tags')->insert(
+            array_map(
+                fn (array $tag): array => ['question_id' => $id, 'family' => $tag[0], 'value' => $tag[1]],
+                $tags,
+            ),
+        );
         $this->search->keep($id, SearchableText::of($entry, $topic->name, $shown));
 
         return $id;

@@ -11,7 +11,8 @@ use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
 
 /**
- * An exam as a folder of text files: exam.yaml, questions/, handbook/, tables/, papers/, pictures/ and sound/.
+ * An exam as a folder of text files: exam.yaml, questions/, handbook/, tables/, papers/, series/, pictures/ and
+ * sound/.
  *
  * @phpstan-import-type Entry from QuestionEntry
  * @phpstan-import-type UnitEntry from QuestionFile
@@ -24,6 +25,12 @@ use Symfony\Component\Yaml\Yaml;
  *     }>
  * }
  * @phpstan-type PaperSheet array{code: string, title: string, sections: array<string, list<string>>}
+ * @phpstan-type SeriesSheet array{
+ *     code: string, title: string, about: string,
+ *     tests: list<array{
+ *         code: string, title: string, mode: string, minutes?: int, attempts?: int, questions: list<string>
+ *     }>
+ * }
  */
 final readonly class ExamFolder
 {
@@ -34,6 +41,7 @@ final readonly class ExamFolder
      * @param  list<Section>  $handbook
      * @param  list<Section>  $tables
      * @param  list<PaperSheet>  $papers
+     * @param  list<SeriesSheet>  $series
      */
     private function __construct(
         public array $sheet,
@@ -42,6 +50,7 @@ final readonly class ExamFolder
         public array $handbook,
         public array $tables,
         public array $papers,
+        public array $series,
         public Shelf $shelf,
     ) {
     }
@@ -72,16 +81,24 @@ final readonly class ExamFolder
         if ($slug === '' || ! is_array($sheet['topics'] ?? null)) {
             $faults[] = 'exam.yaml: an exam needs a slug and topics.';
         }
-        $papers = [];
-        foreach (glob("{$folder}/papers/*.yaml") ?: [] as $path) {
-            $papers[] = ['code' => basename($path, '.yaml')] + self::yaml($path, $faults);
-        }
+        $sheets = function (string $part) use ($folder, &$faults): array {
+            $sheets = [];
+            foreach (glob("{$folder}/{$part}/*.yaml") ?: [] as $path) {
+                $sheets[] = ['code' => basename($path, '.yaml')] + self::yaml($path, $faults);
+            }
+
+            return $sheets;
+        };
+        $papers = $sheets('papers');
+        $series = $sheets('series');
+        array_push($faults, ...SeriesSheets::malformed($series));
         if ($faults !== []) {
             throw InvalidBank::with($faults);
         }
 
         /** @var Sheet $sheet */
         /** @var list<PaperSheet> $papers */
+        /** @var list<SeriesSheet> $series */
         return new self(
             sheet: $sheet,
             entries: $entries,
@@ -89,6 +106,7 @@ final readonly class ExamFolder
             handbook: self::pages($folder, 'handbook', $shelf),
             tables: self::pages($folder, 'tables', $shelf),
             papers: $papers,
+            series: $series,
             shelf: $shelf,
         );
     }

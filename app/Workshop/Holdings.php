@@ -20,15 +20,18 @@ final class Holdings
      */
     public static function of(array $entry, array $unit): array
     {
-        $files = implode(' ', array_column(Shelf::mentions([$entry['shown'], $unit]), 'file'));
+        $media = array_map(
+            fn (string $file): string => explode('/', Shelf::TYPES[pathinfo($file, PATHINFO_EXTENSION)])[0],
+            array_column(Shelf::mentions([$entry['shown'], $unit]), 'file'),
+        );
         $texts = '';
         array_walk_recursive($entry['shown'], function (mixed $text) use (&$texts): void {
             $texts .= is_string($text) ? "{$text}\n" : '';
         });
         $holds = [
-            'picture' => $entry['kind'] === 'picture' || preg_match('/\.(svg|png|jpe?g|webp)\b/', $files) === 1,
-            'sound' => str_contains($files, '.mp3'),
-            'film' => preg_match('/\.(mp4|webm)\b/', $files) === 1,
+            'picture' => $entry['kind'] === 'picture' || in_array('image', $media, true),
+            'sound' => in_array('audio', $media, true),
+            'film' => in_array('video', $media, true),
             'table' => preg_match('/^\s*\|?\s*:?-{2,}.*\|/m', $texts) === 1,
             'exhibits' => ($unit['exhibits'] ?? []) !== [],
         ];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Uplandia\Core\Assembly;
 
 use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use Uplandia\Core\Marking\InvalidScheme;
 use Uplandia\Core\Marking\MarkScheme;
 use Uplandia\Core\Marking\Scale;
@@ -106,6 +107,30 @@ final readonly class Blueprint
         }
 
         return null;
+    }
+
+    /**
+     * The same of one section alone: its own minutes, or its marks' share of the time for answering; no reading, no
+     * break.
+     *
+     * @throws InvalidRecipe when there is no such section
+     */
+    public function only(string $code): self
+    {
+        $section =
+            $this->section($code) ?? throw InvalidRecipe::because('The exam has no such section.', 'unknown_section');
+        $answering = $this->minutes - $this->readingMinutes - $this->breakMinutes;
+        $share = $section->possible()->dividedBy($this->possible())->multipliedBy($answering);
+
+        return new self(
+            sections: [$section],
+            minutes: $section->minutes ?? max(1, $share->toScale(0, RoundingMode::UP)->toInt()),
+            readingMinutes: 0,
+            breakAfter: null,
+            breakMinutes: 0,
+            scale: $this->scale,
+            pausable: $this->pausable,
+        );
     }
 
     public function questions(): int

@@ -58,7 +58,7 @@ final readonly class Draw
      * @param  array<int, int>  $seen
      * @return iterable<int>
      */
-    private function inOrder(int $n, array $seen): iterable
+    public function inOrder(int $n, array $seen): iterable
     {
         $new = [];
         for ($place = 0; $place < $n; $place++) {

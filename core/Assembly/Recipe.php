@@ -18,6 +18,10 @@ final readonly class Recipe
 
     public const MOST_MINUTES = 600;
 
+    public const FEWEST_SECONDS = 5;
+
+    public const MOST_SECONDS = 3600;
+
     /** A wrong answer costs what it costs in the exam. */
     public const AS_IN_EXAM = 'exam';
 
@@ -30,6 +34,10 @@ final readonly class Recipe
      * @param  bool  $plain  every question is worth one mark, whatever the exam gives for it
      * @param  string  $penalty  share of its marks that a wrong answer costs, exact, or "exam"
      * @param  bool  $shuffled  whether options stand in an order of each sitting's own
+     * @param  int|null  $secondsEach  before extra time, for each question of a timed test instead of a limit for the
+     *   whole; then there is no going back
+     * @param  bool  $runningScore  in tutor mode, whether the score so far is shown
+     * @param  bool  $asksSureness  whether each question asks how sure one is
      */
     public function __construct(
         public Filters $filters,
@@ -41,6 +49,9 @@ final readonly class Recipe
         public bool $plain = false,
         public string $penalty = '0',
         public bool $shuffled = true,
+        public ?int $secondsEach = null,
+        public bool $runningScore = false,
+        public bool $asksSureness = true,
     ) {
         $exact = Exact::parse($penalty);
         if ($penalty !== self::AS_IN_EXAM && ($exact === null || $exact->getSign() < 0 || $exact->isGreaterThan(1))) {
@@ -57,6 +68,15 @@ final readonly class Recipe
         }
         if ($minutes !== null && ($minutes < 1 || $minutes > self::MOST_MINUTES)) {
             throw InvalidRecipe::because('A time limit lies between 1 and 600 minutes.', 'minutes');
+        }
+        if ($secondsEach !== null && ($secondsEach < self::FEWEST_SECONDS || $secondsEach > self::MOST_SECONDS)) {
+            throw InvalidRecipe::because('A question has between 5 and 3,600 seconds.', 'seconds_each');
+        }
+        if ($secondsEach !== null && ($minutes !== null || $mode !== Mode::Timed)) {
+            throw InvalidRecipe::because(
+                'Either each question has its seconds, in timed mode, or the whole test its minutes.',
+                'seconds_each',
+            );
         }
     }
 
@@ -90,6 +110,9 @@ final readonly class Recipe
                 plain: $fields->flag('plain'),
                 penalty: $fields->has('penalty') ? $fields->text('penalty') : '0',
                 shuffled: ! $fields->has('shuffled') || $fields->flag('shuffled'),
+                secondsEach: $fields->has('secondsEach') ? $fields->integer('secondsEach') : null,
+                runningScore: $fields->flag('runningScore'),
+                asksSureness: ! $fields->has('asksSureness') || $fields->flag('asksSureness'),
             );
         } catch (InvalidQuestion $malformed) {
             throw InvalidRecipe::because("These choices cannot be read: {$malformed->getMessage()}", 'malformed');
@@ -108,6 +131,9 @@ final readonly class Recipe
                 'plain' => $this->plain,
                 'penalty' => $this->penalty,
                 'shuffled' => $this->shuffled,
+                'secondsEach' => $this->secondsEach,
+                'runningScore' => $this->runningScore,
+                'asksSureness' => $this->asksSureness,
             ] + ($this->byTopic === [] ? [] : ['byTopic' => $this->byTopic]);
     }
 

@@ -34,7 +34,7 @@ final class ItemAnalysis
      * @param  iterable<Look>  $looks
      * @return iterable<Look>
      */
-    private static function withoutRapidGuesses(iterable $looks): iterable
+    public static function withoutRapidGuesses(iterable $looks): iterable
     {
         $byItem = [];
         foreach ($looks as $look) {

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace Uplandia\Core\Progress;
 
-/** A question of the bank: its difficulty b on the scale of ability, and the chance c of being right by luck. */
+/**
+ * Questions of the bank that are alike: their difficulty b on the scale of ability, the chance c of being right by
+ * luck.
+ */
 final readonly class Item
 {
-    public function __construct(public float $b, public float $c)
+    /** @param  int  $n  how many there are of it */
+    public function __construct(public float $b, public float $c, public int $n = 1)
     {
     }
 }

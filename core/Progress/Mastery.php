@@ -30,15 +30,17 @@ final readonly class Mastery
         $reach = Wilson::Z80 * sqrt($variance);
         $shrink = sqrt(1 + (M_PI * $variance) / 8);
         $share = $low = $high = $slope = 0.0;
+        $n = 0;
         foreach ($bank as $item) {
             $luck = 1 - $item->c;
             $q = self::sigma($theta - $item->b);
-            $share += $item->c + $luck * self::sigma(($theta - $item->b) / $shrink);
-            $low += $item->c + $luck * self::sigma($theta - $reach - $item->b);
-            $high += $item->c + $luck * self::sigma($theta + $reach - $item->b);
-            $slope += $luck * $q * (1 - $q);
+            $share += $item->n * ($item->c + $luck * self::sigma(($theta - $item->b) / $shrink));
+            $low += $item->n * ($item->c + $luck * self::sigma($theta - $reach - $item->b));
+            $high += $item->n * ($item->c + $luck * self::sigma($theta + $reach - $item->b));
+            $slope += $item->n * $luck * $q * (1 - $q);
+            $n += $item->n;
         }
-        $n = max(1, count($bank));
+        $n = max(1, $n);
 
         return new self($share / $n, new Interval($low / $n, $high / $n), $slope / $n);
     }

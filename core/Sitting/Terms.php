@@ -17,6 +17,8 @@ final readonly class Terms
 {
     public const MS_PER_MINUTE = 60_000;
 
+    public const MS_PER_SECOND = 1000;
+
     /** Of what toArray gives; a change of meaning makes the next. */
     private const VERSION = 1;
 
@@ -29,6 +31,8 @@ final readonly class Terms
      * @param  int  $breaks  how many breaks may be taken; a break does not stop the clock and locks what was seen
      * @param  int  $reading  of the limit, meant for reading before the first answer
      * @param  bool  $shuffled  whether options stand in an order of this sitting's own
+     * @param  bool  $runningScore  in tutor mode, whether the score so far is shown
+     * @param  bool  $asksSureness  whether each question asks how sure one is
      * @param  string  $extraTime  the factor that is already in all limits
      *
      * @throws InvalidTerms
@@ -44,6 +48,8 @@ final readonly class Terms
         public int $reading = 0,
         public bool $shuffled = true,
         public string $extraTime = '1',
+        public bool $runningScore = false,
+        public bool $asksSureness = true,
     ) {
         foreach ([$limit, $questionLimit, ...array_column($sections, 'limit')] as $duration) {
             if ($duration !== null && $duration < 1000) {
@@ -130,6 +136,8 @@ final readonly class Terms
             reading: $longer($this->reading),
             shuffled: $this->shuffled,
             extraTime: $factor,
+            runningScore: $this->runningScore,
+            asksSureness: $this->asksSureness,
         );
     }
 
@@ -185,6 +193,8 @@ final readonly class Terms
             'reading' => $this->reading,
             'shuffled' => $this->shuffled,
             'extraTime' => $this->extraTime,
+            'runningScore' => $this->runningScore,
+            'asksSureness' => $this->asksSureness,
         ];
     }
 
@@ -218,6 +228,8 @@ final readonly class Terms
                 reading: $fields->integer('reading'),
                 shuffled: $fields->flag('shuffled'),
                 extraTime: $fields->text('extraTime'),
+                runningScore: $fields->flag('runningScore'),
+                asksSureness: ! $fields->has('asksSureness') || $fields->flag('asksSureness'),
             );
         } catch (InvalidQuestion|\ValueError $error) {
             throw InvalidTerms::because("These terms cannot be read: {$error->getMessage()}", 'malformed');

@@ -19,6 +19,8 @@ return new class extends Migration
             // Sections, duration, cut, scale: Uplandia\Core\Assembly\Blueprint.
             $table->json('rules');
             $table->unsignedSmallInteger('position')->default(0);
+            // How far abilities spread in its cohort; null: no cohort has answered.
+            $table->double('cohort_deviation')->nullable();
             $table->timestamps();
         });
         Schema::create('topics', function (Blueprint $table): void {
@@ -34,6 +36,22 @@ return new class extends Migration
             $table->unsignedInteger('questions')->default(0);
             $table->unsignedInteger('alone')->default(0);
             $table->unique(['exam_id', 'code']);
+        });
+        // How many live questions of a topic are of one difficulty and one luck: App\Question\Tallies.
+        Schema::create('topic_difficulties', function (Blueprint $table): void {
+            $table->foreignId('topic_id')->constrained()->cascadeOnDelete();
+            $table->double('b');
+            $table->double('luck');
+            $table->unsignedInteger('questions');
+            $table->primary(['topic_id', 'b', 'luck']);
+        });
+        // How many live questions of a topic have a value of a family of tags; kind and difficulty are such families too.
+        Schema::create('topic_values', function (Blueprint $table): void {
+            $table->foreignId('topic_id')->constrained()->cascadeOnDelete();
+            $table->string('family');
+            $table->string('value');
+            $table->unsignedInteger('questions');
+            $table->primary(['topic_id', 'family', 'value']);
         });
         $this->createUnits();
         $this->createQuestions();
@@ -81,6 +99,10 @@ return new class extends Migration
             $table->string('kind');
             $table->string('difficulty');
             $table->unsignedBigInteger('version_id')->nullable();
+            // On the scale of ability: its difficulty (as the author says, until a cohort has answered), and the
+            // chance of being right by luck.
+            $table->double('b')->default(0);
+            $table->double('luck')->default(0);
             $table->timestamp('retired_at')->nullable();
             $table->timestamps();
             $table->unique(['exam_id', 'code']);
@@ -129,6 +151,8 @@ return new class extends Migration
                 'questions',
                 'unit_versions',
                 'units',
+                'topic_values',
+                'topic_difficulties',
                 'topics',
                 'exams',
             ] as $table

@@ -52,11 +52,39 @@ return new class extends Migration
             $table->foreignId('question_id')->index()->constrained()->cascadeOnDelete();
             $table->primary(['paper_id', 'position']);
         });
+        // Fixed tests in an author's order, by chapter or month.
+        Schema::create('series', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('exam_id')->constrained()->cascadeOnDelete();
+            $table->string('code');
+            $table->string('title');
+            $table->text('about');
+            $table->unsignedSmallInteger('position');
+            $table->unique(['exam_id', 'code']);
+        });
+        Schema::create('series_tests', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('series_id')->constrained('series')->cascadeOnDelete();
+            $table->string('code');
+            $table->string('title');
+            $table->unsignedSmallInteger('position');
+            $table->string('mode');
+            $table->unsignedSmallInteger('minutes')->nullable();
+            // How often each candidate may sit it; null: as often as they like.
+            $table->unsignedSmallInteger('attempts')->nullable();
+            $table->unique(['series_id', 'code']);
+        });
+        Schema::create('series_items', function (Blueprint $table): void {
+            $table->foreignId('series_test_id')->constrained()->cascadeOnDelete();
+            $table->unsignedSmallInteger('position');
+            $table->foreignId('question_id')->index()->constrained()->cascadeOnDelete();
+            $table->primary(['series_test_id', 'position']);
+        });
     }
 
     public function down(): void
     {
-        foreach (['paper_items', 'papers', 'media', 'reference_tables', 'handbook_sections'] as $table) {
+        foreach (['series_items', 'series_tests', 'series', 'paper_items', 'papers', 'media', 'reference_tables', 'handbook_sections'] as $table) {
             Schema::dropIfExists($table);
         }
     }

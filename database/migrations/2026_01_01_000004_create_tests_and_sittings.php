@@ -36,11 +36,21 @@ return new class extends Migration
             $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
             $table->foreignUlid('recipe_id')->nullable()->index()->constrained()->nullOnDelete();
             $table->foreignId('paper_id')->nullable()->index()->constrained()->nullOnDelete();
+            $table->foreignId('series_test_id')->nullable()->index()->constrained()->nullOnDelete();
+            // Sat under the exam's own rules: a paper or a rehearsal; of one section only, or whole.
+            $table->boolean('of_exam')->default(false);
+            $table->string('section')->nullable();
+            // Why each topic is in it, where it was made of weak spots: App\Progress\ReasonView.
+            $table->json('reasons')->nullable();
             $table->string('title');
             $table->string('mode');
             // Before anybody's extra time; null: none, or as the exam's rules say.
             $table->unsignedSmallInteger('minutes')->nullable();
+            // The same for each question; then there is no limit for the whole.
+            $table->unsignedSmallInteger('seconds_each')->nullable();
             $table->boolean('shuffled')->default(true);
+            $table->boolean('running_score')->default(false);
+            $table->boolean('asks_sureness')->default(true);
             $table->string('seed');
             $table->unsignedSmallInteger('questions');
             $table->timestamps();
@@ -64,6 +74,10 @@ return new class extends Migration
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
             $table->foreignId('exam_id')->constrained()->cascadeOnDelete();
             $table->foreignUlid('test_id')->index()->constrained()->cascadeOnDelete();
+            // What its candidate calls it, and how they sit it: as the test says, or untimed where it was sat on paper.
+            $table->string('name');
+            $table->string('mode');
+            $table->boolean('on_paper')->default(false);
             $table->string('status')->default('not_started');
             // The rules it runs under, extra time included, frozen at its start; null: not begun.
             $table->json('terms')->nullable();
@@ -93,9 +107,36 @@ return new class extends Migration
             // At least 80 % answered, so it counts in statistics.
             $table->boolean('counts')->default(false);
             $table->timestamps();
+            // Deleted, and still to be had back for ten minutes.
+            $table->softDeletes();
             $table->index(['user_id', 'exam_id', 'status', 'ended_ms']);
+            $table->index(['user_id', 'exam_id', 'deleted_at', 'created_at']);
             $table->index(['exam_id', 'counts', 'ended_ms']);
             $table->index(['status', 'deadline_ms']);
+        });
+        // Which sittings of a series' tests were somebody's attempts. It stays when the sitting goes.
+        Schema::create('series_attempts', function (Blueprint $table): void {
+            $table->foreignId('series_test_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->unsignedInteger('number');
+            $table->foreignUlid('sitting_id')->nullable()->index()->constrained()->nullOnDelete();
+            $table->primary(['series_test_id', 'user_id', 'number']);
+        });
+        // A test that others may sit too, by its code; and who has, with their word on being compared.
+        Schema::create('shared_tests', function (Blueprint $table): void {
+            $table->foreignUlid('test_id')->primary()->constrained()->cascadeOnDelete();
+            $table->foreignId('user_id')->index()->constrained()->cascadeOnDelete();
+            $table->string('code', 16)->unique();
+            $table->timestamp('closed_at')->nullable();
+            $table->timestamps();
+        });
+        Schema::create('shared_sittings', function (Blueprint $table): void {
+            $table->foreignUlid('test_id')->constrained('shared_tests', 'test_id')->cascadeOnDelete();
+            $table->foreignId('user_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignUlid('sitting_id')->nullable()->index()->constrained()->nullOnDelete();
+            $table->boolean('agrees')->default(false);
+            $table->timestamps();
+            $table->primary(['test_id', 'user_id']);
         });
         Schema::create('sitting_events', function (Blueprint $table): void {
             $table->id();
@@ -123,7 +164,20 @@ return new class extends Migration
             $table->binary('state');
         });
 
-        Schema::create('outcomes', function (Blueprint $table): void {
+        $this->createTableOfOutcomes('outcomes');
+        // Those of sittings that are deleted and may still come back.
+        $this->createTableOfOutcomes('deleted_outcomes');
+        Schema::table('outcomes', function (Blueprint $table): void {
+            $table->index(['user_id', 'question_id', 'settled_ms']);
+            $table->index(['user_id', 'exam_id', 'settled_ms']);
+            $table->index(['question_id', 'settled_ms']);
+            $table->index(['version_id', 'counts', 'first_look']);
+        });
+    }
+
+    private function createTableOfOutcomes(string $name): void
+    {
+        Schema::create($name, function (Blueprint $table): void {
             $table->foreignUlid('sitting_id')->constrained()->cascadeOnDelete();
             $table->unsignedSmallInteger('position');
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
@@ -155,16 +209,12 @@ return new class extends Migration
             // The same as a count of days in the candidate's time zone at that time.
             $table->unsignedInteger('day');
             $table->primary(['sitting_id', 'position']);
-            $table->index(['user_id', 'question_id', 'settled_ms']);
-            $table->index(['user_id', 'exam_id', 'settled_ms']);
-            $table->index(['question_id', 'settled_ms']);
-            $table->index(['version_id', 'counts', 'first_look']);
         });
     }
 
     public function down(): void
     {
-        foreach (['outcomes', 'sitting_snapshots', 'sitting_events', 'sittings', 'test_items', 'tests', 'recipes'] as $table) {
+        foreach (['deleted_outcomes', 'outcomes', 'sitting_snapshots', 'sitting_events', 'shared_sittings', 'shared_tests', 'series_attempts', 'sittings', 'test_items', 'tests', 'recipes'] as $table) {
             Schema::dropIfExists($table);
         }
     }

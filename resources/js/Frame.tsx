@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
-import { BookOpen, CalendarDays, ListPlus, UserRound } from 'lucide-react';
+import { BookOpen, CalendarDays, ListChecks, ListPlus, Mountain, UserRound } from 'lucide-react';
 import { Suspense } from 'react';
 import { Link, Navigate, NavLink, Outlet, useLocation } from 'react-router';
 import { session } from './api/queries';
@@ -31,6 +31,8 @@ export function Guarded() {
 const PLACES = [
   { to: '/', label: 'Today', Icon: CalendarDays },
   { to: '/build', label: 'Build a test', Icon: ListPlus },
+  { to: '/ready', label: 'Rehearse', Icon: Mountain },
+  { to: '/tests', label: 'Tests', Icon: ListChecks },
   { to: '/handbook', label: 'Handbook', Icon: BookOpen },
   { to: '/account', label: 'Account', Icon: UserRound },
 ];
@@ -43,7 +45,7 @@ export function Frame() {
         Skip to the page
       </a>
       <div aria-hidden="true" className="contours pointer-events-none absolute inset-x-0 top-0 h-44" />
-      <header className="relative mx-auto flex max-w-6xl flex-wrap items-center gap-x-6 gap-y-1 px-4 pt-3 sm:px-6">
+      <header className="relative print:hidden mx-auto flex max-w-6xl flex-wrap items-center gap-x-6 gap-y-1 px-4 pt-3 sm:px-6">
         <Link to="/" className="flex items-center gap-2 text-xl font-bold tracking-tight">
           <img src="/icon.svg" alt="" width="30" height="30" />
           Uplandia

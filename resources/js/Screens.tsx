@@ -17,6 +17,11 @@ const NewPassword = screen(() => import('./features/account/NewPasswordScreen'))
 const Sitting = screen(() => import('./features/sitting/SittingScreen'));
 const Today = screen(() => import('./features/today/TodayScreen'));
 const Build = screen(() => import('./features/assembly/BuildScreen'));
+const Ready = screen(() => import('./features/assembly/ReadyScreen'));
+const Exam = screen(() => import('./features/assembly/ExamScreen'));
+const Tests = screen(() => import('./features/assembly/TestsScreen'));
+const Booklet = screen(() => import('./features/assembly/BookletScreen'));
+const Answers = screen(() => import('./features/assembly/AnswersScreen'));
 const Briefing = screen(() => import('./features/sitting/BriefingScreen'));
 const Result = screen(() => import('./features/result/ResultScreen'));
 const Review = screen(() => import('./features/result/ReviewScreen'));
@@ -45,9 +50,14 @@ function Caught() {
           <Route path="/new-password" element={<NewPassword />} />
           <Route element={<Guarded />}>
             <Route path="/sit/:sitting" element={<Sitting />} />
+            <Route path="/print/:sitting" element={<Booklet />} />
             <Route element={<Frame />}>
               <Route path="/" element={<Today />} />
               <Route path="/build" element={<Build />} />
+              <Route path="/ready" element={<Ready />} />
+              <Route path="/exam" element={<Exam />} />
+              <Route path="/tests" element={<Tests />} />
+              <Route path="/answers/:sitting" element={<Answers />} />
               <Route path="/briefing/:sitting" element={<Briefing />} />
               <Route path="/result/:sitting" element={<Result />} />
               <Route path="/review/:sitting/:position?" element={<Review />} />

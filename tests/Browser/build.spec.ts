@@ -197,3 +197,51 @@ test('hand-picked by keyboard alone', async ({ page }) => {
   await begins(page).press('Enter');
   await expect(page.getByRole('heading', { name: /^Question 1 of/ })).toBeVisible();
 });
+
+test('a time for each question moves on by itself, and nobody goes back', async ({ page }) => {
+  await open(page, 'Petra Quill', '/build?exam=refuge-warden&pools=&count=3&mode=timed');
+  await page.getByRole('combobox', { name: 'What the clock is for' }).selectOption('each');
+  const seconds = page.getByRole('textbox', { name: 'Seconds for each question' });
+  await seconds.fill('4');
+  await expect(page.getByText('A question has between 5 and 3,600 seconds').first()).toBeVisible();
+  await seconds.fill('6');
+  await page.getByRole('checkbox', { name: 'ask how sure I am' }).uncheck();
+  await expect(page.getByText(/^3 questions on all topics.*1\s+min$/)).toBeVisible();
+  await begins(page).click();
+  await isFirst(page, 3);
+  await expect(page.getByText('How sure?')).toHaveCount(0);
+  await page.getByRole('radio').first().check();
+  await expect(page.getByRole('heading', { name: 'Question 2 of 3' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Back', exact: true })).toBeDisabled();
+  await expect(page.getByRole('button', { name: /^Question 1:/ })).toBeDisabled();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: /Question [23] of 3/ })).toBeVisible();
+  await expect(page.getByText('Not marked')).toHaveCount(0);
+  await expect(page).toHaveURL(/\/result\//, { timeout: 40_000 });
+});
+
+test('a test is kept for later, and a recipe takes what was changed', async ({ page }) => {
+  await open(page, 'Petra Quill', '/build?count=7');
+  await page.getByRole('button', { name: 'keep for later' }).click();
+  await expect(page.getByText('Kept. You find it under')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep these choices' }).click();
+  await page.getByRole('textbox', { name: 'Name of the recipe' }).fill('Sevens');
+  await page.getByRole('textbox', { name: 'Name of the recipe' }).press('Enter');
+  await page.getByRole('button', { name: 'Sevens', exact: true }).click();
+  await page.getByRole('button', { name: '20', exact: true }).click();
+  await page.getByRole('button', { name: /^Keep these changes/ }).click();
+  await expect(page.getByRole('button', { name: /^Keep these changes/ })).toHaveCount(0);
+  await page.goto('/build');
+  await page.getByRole('button', { name: 'Sevens', exact: true }).click();
+  await expect(page.getByText(/^20 questions on all topics/)).toBeVisible();
+  await page.getByRole('button', { name: 'delete Sevens' }).click();
+  await page.getByRole('link', { name: 'Today', exact: true }).first().click();
+  await expect(page.getByRole('link', { name: 'All topics, new to me · 7' })).toBeVisible();
+});
+
+test('a link builds the same for somebody else, of the exam it names', async ({ page }) => {
+  await open(page, 'Petra Quill', '/build?exam=refuge-warden&count=5', /5 questions on all topics/);
+  await expect(page.getByText('Refuge Warden Certificate')).toBeVisible();
+  await page.goto('/build?exam=the-moon');
+  await expect(page.getByText('The address names an exam that is not here. This is Corvane')).toBeVisible();
+});

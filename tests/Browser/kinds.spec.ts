@@ -9,7 +9,7 @@ test('a fixed paper with every kind of question, from briefing to marking one\u2
   page.on('console', (message) => message.type() === 'error' && grumbles.push(message.text()));
   page.on('pageerror', (error) => grumbles.push(error.message));
   await signInAs(page, 'Petra Quill');
-  await page.goto('/build');
+  await page.goto('/ready');
   await page.getByRole('button', { name: 'Sit The paper of 2024' }).click();
   await expect(page.getByRole('row', { name: /Ground knowledge 30 1 costs 1\/3/ })).toBeVisible();
   await page.getByRole('link', { name: 'Begin' }).click();
@@ -56,7 +56,7 @@ test('a fixed paper with every kind of question, from briefing to marking one\u2
 
 test('in a series there is no going back, and the tables are at hand', async ({ page }) => {
   await signInAs(page, 'Wren Ashlock');
-  await page.goto('/build');
+  await page.goto('/ready');
   await page.getByRole('button', { name: 'Sit The paper of 2025' }).click();
   await page.getByRole('link', { name: 'Begin' }).click();
   await page.getByRole('button', { name: 'Question 56:' }).click();
@@ -78,7 +78,7 @@ test('in a series there is no going back, and the tables are at hand', async ({ 
 
 test('pictures, order and gaps work from the keyboard alone', async ({ page }) => {
   await signInAs(page, 'Noor Selwick');
-  await page.goto('/build');
+  await page.goto('/ready');
   await page.getByRole('button', { name: 'Sit The paper of 2026' }).click();
   await page.getByRole('link', { name: 'Begin' }).click();
   const left = new Set(['picture', 'ordering', 'gap']);

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { begin, choose, signInAs } from './ways';
+import { begin, choose, expectAccessible, signInAs } from './ways';
 
 test('Today leads back into the middle of a test', async ({ page }) => {
   await signInAs(page, 'Tamsin Orrel');
@@ -87,8 +87,14 @@ test('a test that has not begun can be discarded', async ({ page }) => {
   await page.getByRole('button', { name: 'Build it', exact: true }).click();
   await expect(page.getByRole('link', { name: 'Begin' })).toBeVisible();
   await page.getByRole('link', { name: 'Later' }).click();
-  await page.getByRole('button', { name: /^Discard/ }).click();
-  await expect(page.getByText('not begun')).toHaveCount(0);
+  const unbegun = page.getByText('not begun', { exact: true });
+  await expect(unbegun.first()).toBeVisible();
+  const before = await unbegun.count();
+  await page
+    .getByRole('button', { name: /^Discard/ })
+    .first()
+    .click();
+  await expect(unbegun).toHaveCount(before - 1);
 });
 
 test('theme and text size are kept and sent with the page, before any script runs', async ({ page }) => {
@@ -152,4 +158,77 @@ test('keys while sitting can be changed and turned off, and the route line can b
   await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
   await expect(heading).toBeFocused();
+});
+
+test('a star and a note stay with a question, also in the review and its pools', async ({ page }) => {
+  await signInAs(page, 'Petra Quill');
+  await begin(page, { mode: 'Tutor', questions: 2 });
+  await page.getByRole('button', { name: 'Star', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Starred' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Note', exact: true }).click();
+  await page.keyboard.type('Read 3.2 once more');
+  // Going on, or a reload, takes away nothing that is half written, nor does it take the keyboard.
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await expect(page.getByRole('textbox', { name: 'Note' })).toHaveCount(0);
+  await page.reload();
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await expect(page.getByRole('textbox', { name: 'Note' })).toHaveValue('Read 3.2 once more');
+  await expect(page.getByRole('heading', { name: 'Question 1 of 2' })).toBeFocused();
+  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await expect(page.getByText('Read 3.2 once more')).toBeVisible();
+  await expectAccessible(page);
+  await page.reload();
+  await expect(page.getByText('Read 3.2 once more')).toBeVisible();
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await expect(page.getByText('Read 3.2 once more')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await page.getByRole('button', { name: /^Hand in/ }).click();
+  await page.getByRole('link', { name: 'Review each question' }).click();
+  await page.getByRole('tab', { name: /^All/ }).click();
+  await expect(page.getByText('Read 3.2 once more')).toBeVisible();
+  await page.goto('/build?pools=starred,with_notes&count=1');
+  await expect(page.getByRole('button', { name: 'Begin', exact: true })).toBeEnabled();
+});
+
+test('the clock says how the pace is, and can be hidden', async ({ page }) => {
+  await signInAs(page, 'Petra Quill');
+  await begin(page, { mode: 'Timed', questions: 10, minutes: 40 });
+  await expect(page.getByText('on pace')).toBeVisible();
+  await page.getByRole('radio').first().check();
+  await expect(page.getByText(/^3\s+min ahead$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Hide the clock' }).click();
+  await expect(page.getByRole('timer')).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Show the clock' })).toBeVisible();
+  await page.getByRole('button', { name: 'Show the clock' }).click();
+  await expect(page.getByRole('timer')).toBeVisible();
+});
+
+test('going on leads to the unanswered, the flagged or the guesses only', async ({ page }) => {
+  await signInAs(page, 'Petra Quill');
+  await begin(page, { mode: 'Timed', questions: 5 });
+  const at = (n: number) => expect(page.getByRole('heading', { name: `Question ${n} of 5` })).toBeVisible();
+  const next = page.getByRole('button', { name: 'Next', exact: true });
+  for (const n of [1, 2, 4]) {
+    await page.getByRole('button', { name: new RegExp(`^Question ${n}:`) }).click();
+    await choose(page, 0);
+  }
+  await page.getByRole('radio', { name: 'Guess' }).check();
+  await page.getByRole('button', { name: /^Question 1:/ }).click();
+  const only = page.getByRole('combobox', { name: 'What going on leads to' });
+  await only.selectOption('only unanswered');
+  await next.click();
+  await at(3);
+  await next.click();
+  await at(5);
+  await expect(next).toHaveCount(0);
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await at(3);
+  await only.selectOption('only guesses');
+  await next.click();
+  await at(4);
+  await expect(next).toBeDisabled();
+  await expectAccessible(page);
+  await page.setViewportSize({ width: 360, height: 740 });
+  await expect(only).toBeVisible();
 });

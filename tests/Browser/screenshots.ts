@@ -66,8 +66,12 @@ test('every main view', async ({ page }) => {
   await page.getByText('All saved').waitFor();
   await shoot(page, 'sitting', { themes: true });
   await page.evaluate(() => localStorage.setItem('uplandia.exam', 'upland-guide'));
+  await page.goto('/ready');
+  await page.getByText('The whole exam').waitFor();
+  await shoot(page, 'ready', { themes: true });
+
   // A fixed paper: its briefing, a picture to point at, a case, and the tables.
-  await page.goto('/build');
+  await page.goto('/ready');
   await page.getByRole('button', { name: 'Sit The paper of 2026' }).click();
   await page.getByRole('table', { name: 'Sections' }).waitFor();
   await shoot(page, 'paper');
@@ -105,6 +109,13 @@ test('every main view', async ({ page }) => {
   await signInAs(page, 'Tamsin Orrel');
   await page.getByRole('heading', { name: 'Latest results' }).waitFor();
   await shoot(page, 'today', { themes: true });
+  await page.goto('/tests');
+  await page
+    .getByRole('button', { name: /^More with/ })
+    .nth(1)
+    .click();
+  await shoot(page, 'tests', { themes: true });
+  await page.goto('/');
   await page.getByRole('table').getByRole('link').first().click();
   await page.getByRole('heading', { name: 'How you went about it' }).waitFor();
   await shoot(page, 'result', { themes: true });

@@ -51,7 +51,8 @@ export async function answerAnything(page: Page): Promise<string> {
       .click();
     return 'ordering';
   }
-  const menus = await main.getByRole('combobox').all();
+  // Not the one that says where going on leads.
+  const menus = await main.locator('select:not([aria-label="What going on leads to"])').all();
   for (const menu of menus) await menu.selectOption({ index: 1 });
   const fields = await main.getByRole('textbox').all();
   for (const field of fields) {
@@ -100,4 +101,19 @@ export function letterTo(address: string): string {
 export function linkIn(letter: string): string {
   const found = /https?:\/\/[^/\s]+(\/\S*)/.exec(letter);
   return found?.[1] ?? '';
+}
+
+/** All there is to be pressed has the height of a finger, but for words to be pressed within a sentence. */
+export async function expectRoomForFingers(page: Page): Promise<void> {
+  const small = await page
+    .locator('button:visible, select:visible, input:visible, summary:visible')
+    .evaluateAll((all) =>
+      all
+        .filter((one) => !one.closest('p'))
+        // A box is as large as the label around it.
+        .map((one) => ({ one, box: (one.closest('label, [role=radio]') ?? one).getBoundingClientRect() }))
+        .filter(({ box }) => box.width > 1 && (box.height < 44 || box.width < 36))
+        .map(({ one, box }) => `${one.getAttribute('aria-label') ?? one.textContent}: ${box.width} × ${box.height}`),
+    );
+  expect(small).toEqual([]);
 }

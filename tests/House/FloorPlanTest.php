@@ -29,9 +29,9 @@ final class FloorPlanTest extends TestCase
         ['Handbook'],
         ['Assembly'],
         ['Sitting'],
-        ['Result'],
+        ['Library', 'Result'],
         ['Cohort'],
-        ['Revisit'],
+        ['Progress', 'Revisit'],
         ['Today'],
         ['Workshop'],
         ['Demo'],
@@ -41,7 +41,7 @@ final class FloorPlanTest extends TestCase
 
     /** In the front end a screen is put together of what the rooms below it show. */
     private const FEATURES = [
-        ['question'],
+        ['library', 'question'],
         ['result'],
         ['sitting'],
         ['account'],

@@ -25,6 +25,9 @@ const USUAL: Choices = {
   plain: false,
   penalty: '0',
   shuffled: true,
+  secondsEach: null,
+  runningScore: false,
+  asksSureness: true,
   byTopic: {},
 };
 const FULL: Choices = {
@@ -42,6 +45,9 @@ const FULL: Choices = {
   plain: true,
   penalty: '1/3',
   shuffled: false,
+  secondsEach: null,
+  runningScore: true,
+  asksSureness: false,
   byTopic: { wx: '4', 'nav.map': '3' },
 };
 const with_ = (part: Partial<Choices>): Choices => ({ ...USUAL, ...part });

@@ -1,4 +1,5 @@
-import { expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
+import type { SittingStore } from '../../resources/js/features/sitting/sittingStore';
 import type { SittingEvent } from '../../resources/js/features/sitting/sync/events';
 import { made, NOW, opened, openStore, question, refusal, settle, state, ToyStorage, type Answer } from './world';
 
@@ -269,7 +270,8 @@ test('what was kept here when it was handed in elsewhere is not lost without a w
 test('when time is up it is handed in as soon as that can be, whatever the server thinks of the time', async () => {
   const { store, server, time } = await openStore(['down', 'down']);
   store.answer(0, { choice: 'a' });
-  expect(await store.timeUp()).toBe(false);
+  expect(store.timeUp()).toBe(true);
+  await time.pass(0);
   expect(store.read().link.kind).toBe('away');
   await time.pass(1_000 + 2_000);
   expect(server.sent('handIn')).toHaveLength(3);
@@ -332,4 +334,57 @@ test('a stopped store does nothing more', async () => {
   store.stop();
   await time.pass(60_000);
   expect(server.sent('record')).toEqual([]);
+});
+
+describe('a time for each question', () => {
+  const inTurns = async (answers: Answer[] = [], part: object = {}) => {
+    const made_ = made([opened({ current: 0, deadline: NOW + 30_000, ...part }, 30_000), ...answers]);
+    await made_.store.open();
+    return made_;
+  };
+  const locked = (store: SittingStore) => store.read().questions.map((one) => one.locked);
+
+  test('only the one whose turn it is can be answered, and nobody jumps', async () => {
+    const { store } = await inTurns();
+    expect(locked(store)).toEqual([false, true, true]);
+    store.show(2);
+    expect(store.read().current).toBe(0);
+    store.show(1);
+    expect(store.read().current).toBe(1);
+    expect(locked(store)).toEqual([true, false, true]);
+    store.show(0);
+    expect(store.read().current).toBe(1);
+  });
+
+  test('at zero the next has its turn, with a whole time, connection or not; at the last it is handed in', async () => {
+    const { store, time } = await inTurns(Array<Answer>(9).fill('down'));
+    await time.pass(30_000);
+    expect(store.remaining()).toBe(0);
+    expect(store.timeUp()).toBe(false);
+    expect(store.read().current).toBe(1);
+    expect(store.remaining()).toBe(30_000);
+    expect(store.timeUp()).toBe(false);
+    expect(store.timeUp()).toBe(true);
+  });
+
+  test('whose turn it is is the server’s to say', async () => {
+    const { store, time } = await inTurns([state({ current: 2, deadline: NOW + 70_000 })]);
+    store.flag(0, true);
+    await time.pass(1_000);
+    expect(store.read().current).toBe(2);
+    expect(locked(store)).toEqual([true, true, false]);
+  });
+
+  test('what has not been sent yet moves on from there', async () => {
+    const { store, server, time } = await inTurns([state({ current: 0, deadline: NOW + 30_000 })]);
+    const record = server.record.bind(server);
+    server.record = (letter) => {
+      // Goes on while the letter is on its way.
+      if (store.read().current === 0) store.show(1);
+      return record(letter);
+    };
+    store.answer(0, { choice: 'a' });
+    await time.pass(400);
+    expect(store.read().current).toBe(1);
+  });
 });

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { having, orNothing } from '../../resources/js/features/question/response';
 import { words } from '../../resources/js/features/sitting/RouteLine';
 import { plain } from '../../resources/js/ui/plain';
-import { clock, count, duration } from '../../resources/js/ui/words';
+import { clock, count, duration, percent } from '../../resources/js/ui/words';
 import { question } from './world';
 
 test('numbers and durations are said in words', () => {
@@ -51,4 +51,10 @@ describe('names for screen readers', () => {
     expect(plain('![A dot](dot.svg)')).toBe('A dot');
     expect(plain('$a^2$ of it')).toBe('a^2 of it');
   });
+});
+
+test('a share is whole per cents, a half rounded up, with a real minus', () => {
+  expect([0, 0.285, 0.5749, 1].map(percent)).toEqual(['0 %', '29 %', '57 %', '100 %']);
+  expect(percent(-0.124)).toBe('\u221212 %');
+  expect(percent(-0.001)).toBe('0 %');
 });

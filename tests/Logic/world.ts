@@ -149,13 +149,14 @@ export function state(part: object = {}) {
     answered: 0,
     breaksLeft: 0,
     lastSeq: 5,
+    score: null,
     questions: [],
     refused: {},
     ...part,
   };
 }
 
-export function opened(part: object = {}) {
+export function opened(part: object = {}, questionMs: number | null = null) {
   const questions = [0, 1, 2].map((position) => ({
     position,
     marks: '1',
@@ -163,9 +164,10 @@ export function opened(part: object = {}) {
     body: { kind: 'single', options: [] },
   }));
   return {
-    briefing: { id: 's', mode: 'timed' },
+    briefing: { id: 's', mode: 'timed', questionMs },
     questions,
     units: [],
+    topics: [],
     state: state({ questions: [0, 1, 2].map((position) => question(position)), ...part }),
   };
 }

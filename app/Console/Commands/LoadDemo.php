@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Account\Role;
 use App\Account\User;
+use App\Cohort\CohortScaleStore;
 use App\Cohort\ItemStatisticsStore;
 use App\Demo\DemoCohort;
 use App\Demo\DemoHistory;
@@ -30,6 +31,7 @@ final class LoadDemo extends Command
         DemoHistory $history,
         DemoCohort $cohort,
         ItemStatisticsStore $statistics,
+        CohortScaleStore $scale,
     ): int {
         try {
             foreach (glob(database_path('demo/*/exam.yaml')) ?: [] as $sheet) {
@@ -48,6 +50,7 @@ final class LoadDemo extends Command
         if ($sittings > 0) {
             $this->line("{$this->option('cohort')} made-up candidates have sat the papers: {$sittings} sittings.");
             $statistics->renew($this->exam());
+            $scale->renew($this->exam());
         }
         $this->people($history);
 

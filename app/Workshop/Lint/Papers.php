@@ -31,8 +31,6 @@ final class Papers
                 foreach ($codes as $code) {
                     $entry = $entries[$code] ?? null;
                     if ($entry === null) {
-                        $faults[] = "Paper {$paper['code']}: there is no question \"{$code}\".";
-
                         continue;
                     }
                     if (($entry['tags']['paper'] ?? null) !== $paper['code']) {
@@ -48,41 +46,14 @@ final class Papers
                     );
                 }
             }
-            $named = array_column($items, 'question');
-            if (count(array_unique($named)) !== count($named)) {
-                $faults[] = "Paper {$paper['code']} asks a question twice.";
-            }
             array_push(
                 $faults,
                 ...array_map(
                     fn (string $fault): string => "Paper {$paper['code']}: {$fault}",
                     $blueprint->faults($items, array_column($folder->sheet['topics'], 'weight')),
                 ),
-                ...self::tornUnits($paper['code'], $items, $folder),
+                ...Asked::faults("Paper {$paper['code']}", array_merge(...array_values($paper['sections'])), $folder),
             );
-        }
-
-        return $faults;
-    }
-
-    /**
-     * Units are asked whole, and in order.
-     *
-     * @param  list<PaperItem>  $items
-     * @return list<string>
-     */
-    private static function tornUnits(string $paper, array $items, ExamFolder $folder): array
-    {
-        $whole = [];
-        foreach ($folder->entries as $entry) {
-            $whole[$entry['unit'] ?? ''][] = $entry['code'];
-        }
-        $asked = implode(' ', array_column($items, 'question'));
-        $faults = [];
-        foreach (array_unique(array_filter(array_column($items, 'unit'))) as $unit) {
-            if (! str_contains(" {$asked} ", ' '.implode(' ', $whole[$unit]).' ')) {
-                $faults[] = "Paper {$paper}: {$unit} is not asked whole and in order.";
-            }
         }
 
         return $faults;

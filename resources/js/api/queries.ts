@@ -1,5 +1,5 @@
-import { QueryClient, queryOptions } from '@tanstack/react-query';
-import { api, ask, Refused } from './client';
+import { keepPreviousData, QueryClient, queryOptions } from '@tanstack/react-query';
+import { api, ask, Refused, type View } from './client';
 
 export const queries = new QueryClient({
   defaultOptions: {
@@ -33,6 +33,55 @@ export const builder = (exam: string) =>
   queryOptions({
     queryKey: ['builder', exam],
     queryFn: () => ask(api.GET('/api/exams/{exam}/builder', { params: { path: { exam } } })),
+  });
+
+export const mastery = (exam: string) =>
+  queryOptions({
+    queryKey: ['mastery', exam],
+    queryFn: () => ask(api.GET('/api/exams/{exam}/mastery', { params: { path: { exam } } })),
+    staleTime: 60_000,
+  });
+
+export const kept = (sitting: string) =>
+  queryOptions({
+    queryKey: ['kept', sitting],
+    queryFn: () => ask(api.GET('/api/sittings/{sitting}/kept', { params: { path: { sitting } } })),
+    staleTime: 60_000,
+  });
+
+export const booklet = (sitting: string) =>
+  queryOptions({
+    queryKey: ['booklet', sitting],
+    queryFn: () => ask(api.GET('/api/sittings/{sitting}/booklet', { params: { path: { sitting } } })),
+    staleTime: 0,
+  });
+
+export const key = (sitting: string) =>
+  queryOptions({
+    queryKey: ['key', sitting],
+    queryFn: () => ask(api.GET('/api/sittings/{sitting}/key', { params: { path: { sitting } } })),
+  });
+
+export const aboutExam = (exam: string) =>
+  queryOptions({
+    queryKey: ['exam', exam],
+    queryFn: () => ask(api.GET('/api/exams/{exam}', { params: { path: { exam } } })),
+  });
+
+export const ready = (exam: string) =>
+  queryOptions({
+    queryKey: ['ready', exam],
+    queryFn: () => ask(api.GET('/api/exams/{exam}/ready', { params: { path: { exam } } })),
+    staleTime: 0,
+  });
+
+export const tests = (exam: string, wanted: View<'TestsWanted'>) =>
+  queryOptions({
+    queryKey: ['tests', exam, wanted],
+    queryFn: ({ signal }) =>
+      ask(api.POST('/api/exams/{exam}/sittings', { params: { path: { exam } }, body: wanted, signal })),
+    staleTime: 0,
+    placeholderData: keepPreviousData,
   });
 
 export const recipes = (exam: string) =>

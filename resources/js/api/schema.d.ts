@@ -212,6 +212,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the exam is */
+        get: operations["whatTheExamIs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/recipes": {
         parameters: {
             query?: never;
@@ -299,6 +316,91 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{sitting}/kept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Stars and notes */
+        get: operations["starsAndNotes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/questions/{position}/star": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Star a question */
+        put: operations["starAQuestion"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/questions/{position}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep a note */
+        put: operations["keepANote"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/mastery": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where I stand in each topic */
+        get: operations["whereIStandInEachTopic"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/weak-spots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Build a test of my weak spots */
+        post: operations["buildATestOfMyWeakSpots"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{sitting}/result": {
         parameters: {
             query?: never;
@@ -367,6 +469,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{sitting}/key": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Print a key */
+        get: operations["printAKey"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/booklet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Print a booklet */
+        get: operations["printABooklet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/tests": {
         parameters: {
             query?: never;
@@ -401,6 +537,91 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/rehearsals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Rehearse the exam */
+        post: operations["rehearseTheExam"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/series/{series}/tests/{test}/sittings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sit a test of a series */
+        post: operations["sitATestOfASeries"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe}/sittings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Run a recipe again */
+        post: operations["runARecipeAgain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sit it again */
+        post: operations["sitItAgain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Join a shared test */
+        post: operations["joinASharedTest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{sitting}": {
         parameters: {
             query?: never;
@@ -412,8 +633,8 @@ export interface paths {
         get: operations["readABriefing"];
         put?: never;
         post?: never;
-        /** Discard a sitting that has not begun */
-        delete: operations["discardASittingThatHasNotBegun"];
+        /** Delete a sitting */
+        delete: operations["deleteASitting"];
         options?: never;
         head?: never;
         patch?: never;
@@ -470,6 +691,126 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/sittings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** My tests */
+        post: operations["myTests"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/ready": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is ready to be sat */
+        get: operations["whatIsReadyToBeSat"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Rename a sitting */
+        put: operations["renameASitting"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Have a sitting back */
+        post: operations["haveASittingBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/share": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Share a test */
+        post: operations["shareATest"];
+        /** Stop sharing a test */
+        delete: operations["stopSharingATest"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/comparison": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Agree to be compared */
+        put: operations["agreeToBeCompared"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/on-paper": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sit it on paper */
+        post: operations["sitItOnPaper"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams": {
         parameters: {
             query?: never;
@@ -504,6 +845,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/quick-starts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin without choosing */
+        post: operations["beginWithoutChoosing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -513,11 +871,40 @@ export interface components {
             /** @enum {string} */
             extraTime: "1" | "1.25" | "1.5" | "2";
         };
+        Again: {
+            /**
+             * @description How something is sat once more.
+             * @enum {string}
+             */
+            how: "same" | "fresh" | "missed";
+        };
+        Agreement: {
+            /** @description Whether a sitting may be compared. */
+            agrees: boolean;
+        };
+        /** @description A sitting's questions as they are printed: a page of them, in the order of the screen. */
+        Booklet: {
+            briefing: components["schemas"]["Briefing"];
+            questions: components["schemas"]["Question"][];
+            units: components["schemas"]["Unit"][];
+            /** @description None: it is of one piece. */
+            sections: components["schemas"]["BookletSection"][];
+            /** @description Whether its key may be printed now. */
+            keyed: boolean;
+        };
+        /** @description Where a section begins in a booklet. */
+        BookletSection: {
+            name: string;
+            /** @description Position of its first question. */
+            from: number;
+        };
         /** @description What a candidate should know before a sitting, and where it stands. */
         Briefing: {
             id: string;
             exam: string;
             title: string;
+            /** @description Its answers come from paper. */
+            onPaper: boolean;
             /** @enum {string} */
             mode: "tutor" | "timed" | "untimed";
             /** @enum {string} */
@@ -528,6 +915,10 @@ export interface components {
             marks: string;
             /** @description With extra time. */
             limitMs: number | null;
+            /** @description For each question, with extra time; then there is no going back. */
+            questionMs: number | null;
+            /** @description Whether each question asks how sure one is. */
+            asksSureness: boolean;
             /** @description Of the limit, meant for reading. */
             readingMs: number;
             extraTime: string;
@@ -537,7 +928,8 @@ export interface components {
             pausable: boolean;
             /** @description How many breaks may be taken; a break does not stop the clock. */
             breaks: number;
-            sections: components["schemas"]["SectionBrief"][];
+            sections: components["schemas"]["ExamSection"][];
+            reasons: components["schemas"]["Reason"][];
         };
         /** @description What the builder shows before anything is chosen. */
         Builder: {
@@ -552,7 +944,6 @@ export interface components {
             minutesPerQuestion: number;
             /** @description Factor of this candidate's time limits. */
             extraTime: string;
-            papers: components["schemas"]["Paper"][];
         };
         Built: {
             /** @description The sitting that is ready to begin. */
@@ -600,6 +991,12 @@ export interface components {
         DeleteAccountRequest: {
             current_password: string;
         };
+        /** @description A sitting that is deleted and can come back. */
+        DeletedLine: {
+            id: string;
+            name: string;
+            until: number;
+        };
         /** @description A made-up person to sign in as with one click. */
         DemoPerson: {
             key: string;
@@ -609,9 +1006,64 @@ export interface components {
         DemoSignInRequest: {
             person: string;
         };
+        /** @description What the real exam is. */
+        Exam: {
+            exam: string;
+            name: string;
+            summary: string;
+            minutes: number;
+            readingMinutes: number;
+            /** @description Name of a section; null: there is no break. */
+            breakAfter: string | null;
+            breakMinutes: number;
+            pausable: boolean;
+            /** @description In per cent. */
+            cut: string;
+            scaleLow: number;
+            scaleHigh: number;
+            scaleCut: number;
+            questions: number;
+            marks: string;
+            /** @description Questions in the bank. */
+            bank: number;
+            sections: components["schemas"]["ExamSection"][];
+            topics: components["schemas"]["ExamTopic"][];
+            /** @description Questions in the bank by kind. */
+            kinds: {
+                [key: string]: number;
+            };
+        };
         ExamLink: {
             slug: string;
             name: string;
+        };
+        /** @description A section of the real exam. */
+        ExamSection: {
+            code: string;
+            name: string;
+            questions: number;
+            /** @description Exact, as a decimal. */
+            marksEach: string;
+            marks: string;
+            /** @description Share of its marks that a wrong answer costs, exact; null: nothing. */
+            penalty: string | null;
+            /** @description Of its own, or its share of the whole by marks. */
+            minutes: number;
+            kinds: ("single" | "several" | "true_false_grid" | "ordering" | "matching" | "grouping" | "dropdown_gaps" | "typed_gaps" | "number" | "picture" | "written")[];
+            /** @description How many cases, passage sets and series. */
+            units: {
+                [key: string]: number;
+            };
+        };
+        /** @description A topic of the real exam. */
+        ExamTopic: {
+            code: string;
+            name: string;
+            /** @description Exact, in per cent. */
+            weight: string | null;
+            /** @description In the bank. */
+            questions: number;
+            subtopics: string[];
         };
         Exams: {
             exams: components["schemas"]["ExamLink"][];
@@ -784,6 +1236,21 @@ export interface components {
                 [key: string]: string;
             };
         };
+        Join: {
+            /** @description The code of a shared test. */
+            code: string;
+        };
+        /** @description What a candidate keeps with a question, beyond any sitting. */
+        Kept: {
+            position: number;
+            starred: boolean;
+            /** @description Empty: none. */
+            note: string;
+        };
+        KeptAll: {
+            /** @description Those that have a star or a note, in order. */
+            questions: components["schemas"]["Kept"][];
+        };
         /** @description A recipe that is kept under a name. */
         KeptRecipe: {
             id: string;
@@ -793,6 +1260,45 @@ export interface components {
         KeptRecipes: {
             recipes: components["schemas"]["KeptRecipe"][];
         };
+        /** @description The right answers and the reasons of a whole sitting, in its order. */
+        Key: {
+            answers: components["schemas"]["Explanation"][];
+        };
+        Masteries: {
+            /**
+             * Format: float
+             * @description The share that passes.
+             */
+            cut: number;
+            /** @description At the top, in the order of the blueprint. */
+            topics: components["schemas"]["Mastery"][];
+        };
+        /** @description The share of a topic's questions that one would get right today. Shares are 0 to 1. */
+        Mastery: {
+            code: string;
+            /**
+             * Format: float
+             * @description Null: too little was answered to say.
+             */
+            share: number | null;
+            /**
+             * Format: float
+             * @description Of its 80 % band.
+             */
+            low: number | null;
+            /** Format: float */
+            high: number | null;
+            /** @description Independent answers that it rests on. */
+            responses: number;
+        };
+        Name: {
+            /** @description What a sitting is to be called. */
+            name: string;
+        };
+        Note: {
+            /** @description Empty: there is to be none. */
+            note: string;
+        };
         /** @description A number, with a unit where one is asked for. */
         NumberBody: {
             /** @enum {string} */
@@ -800,6 +1306,10 @@ export interface components {
             /** @description What stands behind the number. */
             suffix: string | null;
             asksUnit: boolean;
+        };
+        OneSection: {
+            /** @description Its code; null: all. */
+            section: string | null;
         };
         OpenSitting: {
             tab: string;
@@ -822,6 +1332,8 @@ export interface components {
             briefing: components["schemas"]["Briefing"];
             questions: components["schemas"]["Question"][];
             units: components["schemas"]["Unit"][];
+            /** @description The topic of each question, in tutor mode; elsewhere none are told. */
+            topics: string[];
             state: components["schemas"]["SittingState"];
         };
         Option: {
@@ -982,6 +1494,61 @@ export interface components {
              */
             outcome: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending" | null;
         };
+        /** @description What can be begun without choosing anything. */
+        Quick: {
+            /** @description Questions that are due to revisit. */
+            due: number;
+            /** @description Questions that did not go right last time. */
+            missed: number;
+            /** @description The recipe run last; null: none yet. */
+            recipe: string | null;
+            /** @description What the test it made was called. */
+            recipeName: string | null;
+            /** @description Questions of a whole rehearsal. */
+            rehearsal: number;
+            /** @description Of the whole exam, before extra time. */
+            minutes: number;
+            papers: number;
+            series: number;
+        };
+        QuickStartWanted: {
+            /**
+             * @description Something to begin without choosing anything.
+             * @enum {string}
+             */
+            start: "ten" | "due" | "missed";
+        };
+        /** @description Tests that need no building: rehearsals, papers, series. */
+        Ready: {
+            exam: string;
+            examName: string;
+            /** @description Of the whole exam, before extra time. */
+            minutes: number;
+            questions: number;
+            extraTime: string;
+            sections: components["schemas"]["ExamSection"][];
+            papers: components["schemas"]["Paper"][];
+            series: components["schemas"]["SeriesOfTests"][];
+        };
+        /** @description Why a topic is in a test of weak spots. */
+        Reason: {
+            topic: string;
+            questions: number;
+            /**
+             * Format: float
+             * @description Points of the exam that it costs, in per cent; null: too little is known.
+             */
+            stake: number | null;
+            /**
+             * Format: float
+             * @description 0 to 1; null: too little is known.
+             */
+            mastery: number | null;
+            /** @description Of these, due to revisit or open gaps. */
+            overdue: number;
+            fresh: number;
+            again: number;
+        };
         Recipe: {
             /** @description Codes of topics or subtopics; null: all. */
             topics?: string[] | null;
@@ -1011,6 +1578,11 @@ export interface components {
             penalty?: string;
             /** @description Options in an order of each sitting's own. */
             shuffled?: boolean;
+            /** @description For each question of a timed test, instead of minutes for the whole. */
+            secondsEach?: number | null;
+            /** @description In tutor mode, show the score so far. */
+            runningScore?: boolean;
+            asksSureness?: boolean;
             /** @description How many of each topic, by code, where they are spread by hand. */
             byTopic?: {
                 [key: string]: number;
@@ -1120,6 +1692,13 @@ export interface components {
             /** @description By the exact share, never by rounding. */
             passes: boolean;
         };
+        /** @description The score so far, in tutor mode, of what has been checked. Exact, as decimals. */
+        Score: {
+            marks: string;
+            possible: string;
+            /** @description Checked questions. */
+            questions: number;
+        };
         Section: {
             code: string;
             chapter: string;
@@ -1129,19 +1708,34 @@ export interface components {
             before: components["schemas"]["SectionLink"] | null;
             after: components["schemas"]["SectionLink"] | null;
         };
-        /** @description A section of the exam as a briefing tells of it. */
-        SectionBrief: {
-            name: string;
-            questions: number;
-            /** @description For each question, exact as a decimal. */
-            marks: string;
-            /** @description Share of the marks that a wrong answer costs, such as 1/3; null: none. */
-            penalty: string | null;
-        };
         SectionLink: {
             code: string;
             chapter: string;
             title: string;
+        };
+        /** @description Fixed tests in an author's order. */
+        SeriesOfTests: {
+            code: string;
+            title: string;
+            about: string;
+            tests: components["schemas"]["SeriesTest"][];
+        };
+        /** @description A test of a series, and what one has made of it. */
+        SeriesTest: {
+            code: string;
+            title: string;
+            questions: number;
+            /** @enum {string} */
+            mode: "tutor" | "timed" | "untimed";
+            /** @description Before extra time; null: no limit. */
+            minutes: number | null;
+            /** @description How often it may be sat; null: as often as one likes. */
+            attempts: number | null;
+            used: number;
+            /** @description Share of the marks, in per cent, of the best attempt handed in. */
+            best: string | null;
+            /** @description The sitting that waits to begin or to go on. */
+            waiting: string | null;
         };
         /** @description Who is signed in, and, in the demo only, who one may sign in as. */
         Session: {
@@ -1149,6 +1743,10 @@ export interface components {
             people: components["schemas"]["DemoPerson"][];
             /** @description The server's clock, Unix milliseconds. */
             now: number;
+        };
+        /** @description The code by which others sit the same test. */
+        Shared: {
+            code: string;
         };
         /** @description Why a test cannot be made as asked, and the ways out. */
         Shortfall: {
@@ -1198,12 +1796,16 @@ export interface components {
             answered: number;
             breaksLeft: number;
             lastSeq: number;
+            score: components["schemas"]["Score"] | null;
             /** @description Those that were asked for or have changed. */
             questions: components["schemas"]["QuestionState"][];
             /** @description Event id: why it does not count. */
             refused: {
                 [key: string]: string;
             };
+        };
+        Star: {
+            on: boolean;
         };
         /** @description How one level of sureness turned out. Shares are 0 to 1. */
         SurenessLevel: {
@@ -1245,6 +1847,56 @@ export interface components {
             /** @description On screen, of those that were answered. */
             meanMs: number | null;
         };
+        /** @description A sitting in the list of all. */
+        TestLine: {
+            id: string;
+            name: string;
+            /** @enum {string} */
+            mode: "tutor" | "timed" | "untimed";
+            onPaper: boolean;
+            /** @enum {string} */
+            state: "not_started" | "open" | "handed_in";
+            questions: number;
+            answered: number;
+            /** @description Marks of the whole, in per cent; null: not handed in. */
+            share: string | null;
+            madeAt: number;
+            /** @description When it was handed in, else last worked on. */
+            touchedAt: number | null;
+            /** @description Whether it can be made again with fresh questions. */
+            fresh: boolean;
+            /** @description Whether its questions can be sat again as they are. */
+            same: boolean;
+            /** @description Whether its candidate made it, and so can share it. */
+            mine: boolean;
+            /** @description By which it is shared now. */
+            code: string | null;
+            /** @description To be compared; null: it is not shared. */
+            agrees: boolean | null;
+        };
+        /** @description All tests and sittings of an exam, a page at a time. */
+        Tests: {
+            total: number;
+            page: number;
+            pages: number;
+            /** @description Without search and filters. */
+            all: number;
+            tests: components["schemas"]["TestLine"][];
+            deleted: components["schemas"]["DeletedLine"][];
+        };
+        TestsWanted: {
+            /** @description Part of the name. */
+            search?: string | null;
+            /** @enum {string|null} */
+            mode?: "tutor" | "timed" | "untimed" | null;
+            /** @enum {string|null} */
+            state?: "not_started" | "open" | "handed_in" | null;
+            /** @enum {string} */
+            order?: "name" | "made" | "mode" | "state" | "share" | "answered";
+            down?: boolean;
+            /** @description From 1. */
+            page: number;
+        };
         /** @description The first screen: where to go on, and where one stands. */
         Today: {
             exam: string;
@@ -1252,6 +1904,7 @@ export interface components {
             summary: string;
             exams: components["schemas"]["ExamLink"][];
             counts: components["schemas"]["Counts"];
+            quick: components["schemas"]["Quick"];
             /** @description Sittings that have not been handed in, latest first. */
             open: components["schemas"]["OpenSittingLine"][];
             /** @description The latest ten results. */
@@ -1297,6 +1950,10 @@ export interface components {
         /** @description How many questions each value would leave. Only a shape of the contract. */
         ValueCounts: {
             [key: string]: number;
+        };
+        WeakSpotsWanted: {
+            /** @description How many questions a test of one's weak spots has. */
+            count: number;
         };
         /** @description A text to be written, and marked by its writer. */
         WrittenBody: {
@@ -1823,6 +2480,37 @@ export interface operations {
             };
         };
     };
+    whatTheExamIs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Exam"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     myRecipes: {
         parameters: {
             query?: never;
@@ -2047,6 +2735,171 @@ export interface operations {
             };
         };
     };
+    starsAndNotes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptAll"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    starAQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                position: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Star"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepANote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                position: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Note"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whereIStandInEachTopic: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Masteries"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    buildATestOfMyWeakSpots: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeakSpotsWanted"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     readAResult: {
         parameters: {
             query?: never;
@@ -2177,6 +3030,68 @@ export interface operations {
             };
         };
     };
+    printAKey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Key"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    printABooklet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Booklet"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     buildATest: {
         parameters: {
             query?: never;
@@ -2222,7 +3137,178 @@ export interface operations {
             };
             cookie?: never;
         };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OneSection"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rehearseTheExam: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OneSection"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sitATestOfASeries: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                series: string;
+                test: string;
+            };
+            cookie?: never;
+        };
         requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    runARecipeAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sitItAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Again"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    joinASharedTest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Join"];
+            };
+        };
         responses: {
             /** @description As asked. */
             201: {
@@ -2275,7 +3361,7 @@ export interface operations {
             };
         };
     };
-    discardASittingThatHasNotBegun: {
+    deleteASitting: {
         parameters: {
             query?: never;
             header?: never;
@@ -2409,6 +3495,258 @@ export interface operations {
             };
         };
     };
+    myTests: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TestsWanted"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tests"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whatIsReadyToBeSat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ready"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    renameASitting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Name"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    haveASittingBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shareATest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shared"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stopSharingATest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    agreeToBeCompared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Agreement"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sitItOnPaper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Briefing"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     listExams: {
         parameters: {
             query?: never;
@@ -2456,6 +3794,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Today"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginWithoutChoosing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QuickStartWanted"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
                 };
             };
             /** @description It could not be done; the message says why. */

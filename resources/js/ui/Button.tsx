@@ -20,9 +20,9 @@ interface Looks {
 
 function look({ weight = 'plain', small }: Pick<Looks, 'weight' | 'small'>, more?: string): string {
   return clsx(
-    'btn h-auto min-h-11 py-1.5 font-bold text-base',
+    'btn h-auto py-1.5 font-bold',
     WEIGHTS[weight],
-    small && 'btn-sm min-h-9 text-sm',
+    small ? 'btn-sm min-h-11 text-sm pointer-fine:min-h-9' : 'min-h-11 text-base',
     more,
   );
 }

@@ -1,10 +1,14 @@
 import { ZoomIn } from 'lucide-react';
-import { useState } from 'react';
+import { createContext, useContext, useState } from 'react';
 import { Dialog } from './Dialog';
+
+/** Whether it is for paper: then nothing can be clicked or played, and words stand for sounds. */
+export const OnPaper = createContext(false);
 
 /** A picture that opens large on a click; in a narrow column the small print of a map would be lost. */
 export function Picture({ src, alt }: { src: string; alt: string }) {
   const [large, setLarge] = useState(false);
+  if (useContext(OnPaper)) return <img src={src} alt={alt} className="block max-h-[16cm] max-w-[15cm]" />;
   return (
     <span className="block max-w-xl">
       <button
@@ -30,6 +34,7 @@ export function Picture({ src, alt }: { src: string; alt: string }) {
 
 /** A sound, with what is said in it for those who cannot hear it. */
 export function Sound({ src, label, written }: { src: string; label: string; written: string }) {
+  if (useContext(OnPaper)) return <Printed label={label} written={written} />;
   return (
     <span className="block max-w-xl rounded-box border border-base-300 bg-base-200 p-3">
       <span className="mb-2 block font-bold">{label}</span>
@@ -43,6 +48,7 @@ export function Sound({ src, label, written }: { src: string; label: string; wri
 
 /** A short film without sound. */
 export function Film({ src, label, written }: { src: string; label: string; written: string }) {
+  if (useContext(OnPaper)) return <Printed label={label} written={written} />;
   return (
     <span className="block max-w-xl rounded-box border border-base-300 bg-base-200 p-3">
       <video
@@ -59,10 +65,20 @@ export function Film({ src, label, written }: { src: string; label: string; writ
   );
 }
 
+function Printed({ label, written }: { label: string; written: string }) {
+  return (
+    <span className="block border border-base-content/50 p-2">
+      <span className="font-bold">{label}: </span>
+      {said(written)}
+    </span>
+  );
+}
+
+const said = (words: string) => words.replace(/^Written version:\s*/, '');
+
 function Written({ words }: { words: string }) {
   const [open, setOpen] = useState(false);
-  const said = words.replace(/^Written version:\s*/, '');
-  if (!said) return null;
+  if (!said(words)) return null;
   return (
     <span className="mt-2 block">
       <button
@@ -73,7 +89,7 @@ function Written({ words }: { words: string }) {
       >
         {open ? 'Hide the written version' : 'Read it instead'}
       </button>
-      {open && <span className="mt-1 block">{said}</span>}
+      {open && <span className="mt-1 block">{said(words)}</span>}
     </span>
   );
 }

@@ -1,12 +1,29 @@
+import clsx from 'clsx';
 import type { ReactNode } from 'react';
 
 /** A table that scrolls sideways by itself on a narrow screen. */
-export function Table({ caption, head, children }: { caption: string; head: ReactNode; children: ReactNode }) {
+export function Table({
+  caption,
+  head,
+  children,
+  tight,
+}: {
+  caption: string;
+  head: ReactNode;
+  children: ReactNode;
+  /** For long lists. */
+  tight?: boolean;
+}) {
   return (
     // A region that scrolls must be reachable from the keyboard.
     // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
     <div className="relative overflow-x-auto" role="region" aria-label={caption} tabIndex={0}>
-      <table className="w-full border-collapse text-left [&_tbody_th]:border-t [&_tbody_th]:border-base-300 [&_td]:border-t [&_td]:border-base-300 [&_td]:py-2 [&_td]:pr-4 [&_th]:py-2 [&_th]:pr-4">
+      <table
+        className={clsx(
+          'w-full border-collapse text-left [&_tbody_th]:border-t [&_tbody_th]:border-base-300 [&_td]:border-t [&_td]:border-base-300 [&_td]:pr-4 [&_th]:pr-4',
+          tight ? '[&_td]:py-0.5 [&_th]:py-0.5' : '[&_td]:py-2 [&_th]:py-2',
+        )}
+      >
         <caption className="sr-only">{caption}</caption>
         <thead className="text-sm text-base-content/75">{head}</thead>
         <tbody>{children}</tbody>

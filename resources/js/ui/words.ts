@@ -3,6 +3,12 @@ export function count(n: number, one: string, many = `${one}s`): string {
   return `${n.toLocaleString('en')} ${n === 1 ? one : many}`;
 }
 
+/** A share from 0 to 1 as whole per cents, a half rounded up, with a real minus: "74 %". */
+export function percent(share: number): string {
+  // 0.285 times 100 lies a hair below 28.5.
+  return `${Math.round(Number((100 * share).toFixed(6)))} %`.replace('-', '\u2212');
+}
+
 /** A duration in words: "45 s", "3 min 20 s", "2 h 5 min". */
 export function duration(ms: number): string {
   const seconds = Math.round(ms / 1000);

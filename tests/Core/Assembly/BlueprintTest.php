@@ -61,6 +61,29 @@ final class BlueprintTest extends TestCase
         ];
     }
 
+    public function test_one_section_alone_has_its_share_of_the_time_for_answering(): void
+    {
+        // 60 − 5 reading − 5 break = 50 min for 10 marks.
+        $days = Blueprint::of(self::RULES)->only('days');
+        self::assertSame(
+            [['days'], 30, 0, 0, null],
+            [
+                array_column($days->sections, 'code'),
+                $days->minutes,
+                $days->readingMinutes,
+                $days->breakMinutes,
+                $days->breakAfter,
+            ],
+        );
+        // Part of a minute is a minute more.
+        self::assertSame(21, Blueprint::of(['minutes' => 62] + self::RULES)->only('ground')->minutes);
+        $rules = self::RULES;
+        $rules['sections'][1]['minutes'] = 17;
+        self::assertSame(17, Blueprint::of($rules)->only('days')->minutes);
+        $this->expectException(InvalidRecipe::class);
+        $days->only('ground');
+    }
+
     public function test_it_says_what_an_exam_is_worth(): void
     {
         $blueprint = Blueprint::of(self::RULES);

@@ -33,6 +33,9 @@ final class RecipeTest extends TestCase
         'plain' => true,
         'penalty' => '1/3',
         'shuffled' => false,
+        'secondsEach' => null,
+        'runningScore' => true,
+        'asksSureness' => false,
     ];
 
     public function test_it_is_read_and_written_the_same(): void
@@ -118,6 +121,12 @@ final class RecipeTest extends TestCase
         yield 'an unknown spread' => [['spread' => 'thick'], 'spread'];
         yield 'no time' => [['minutes' => 0], 'minutes'];
         yield 'ten hours and more' => [['minutes' => 601], 'minutes'];
+        yield 'four seconds' => [['minutes' => null, 'secondsEach' => 4], 'seconds_each'];
+        yield 'an hour and a second' => [['minutes' => null, 'secondsEach' => 3601], 'seconds_each'];
+        yield 'seconds and minutes' => [['secondsEach' => 60], 'seconds_each'];
+        yield 'seconds without a clock' => [
+            ['mode' => 'tutor', 'minutes' => null, 'secondsEach' => 60], 'seconds_each',
+        ];
         yield 'tags that are no map of lists' => [['tags' => ['paper' => '2024']], 'malformed'];
         yield 'tags that are a list' => [['tags' => ['x', 'y']], 'malformed'];
         yield 'a search without end' => [['words' => str_repeat('x', 201)], 'words'];

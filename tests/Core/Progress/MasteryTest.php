@@ -54,6 +54,18 @@ final class MasteryTest extends TestCase
         return array_map(fn (int $t): Mastery => Mastery::of($ability, $t, $bank[$t]), range(0, 3));
     }
 
+    public function test_alike_questions_can_be_told_once_with_their_number(): void
+    {
+        $ability = $this->ability();
+        $one = Mastery::of($ability, 0, [new Item(-1, self::Q), new Item(1, 0), new Item(-1, self::Q)]);
+        $other = Mastery::of($ability, 0, [new Item(-1, self::Q, n: 2), new Item(1, 0)]);
+        self::assertEqualsWithDelta(
+            [$one->share, $one->band->low, $one->band->high, $one->slope],
+            [$other->share, $other->band->low, $other->band->high, $other->slope],
+            1e-12,
+        );
+    }
+
     public function test_ability_of_the_worked_example(): void
     {
         $ability = $this->ability();

@@ -12,6 +12,7 @@ use Uplandia\Core\Question\Definition;
 use Uplandia\Core\Question\Gap;
 use Uplandia\Core\Question\InvalidQuestion;
 use Uplandia\Core\Question\Kind;
+use Uplandia\Core\Question\Luck;
 use Uplandia\Core\Question\Number;
 use Uplandia\Core\Question\Ordering;
 use Uplandia\Core\Question\Picture;
@@ -26,6 +27,14 @@ use Uplandia\Core\Question\Written;
 
 final class DefinitionTest extends TestCase
 {
+    public function test_luck_is_one_of_the_options_for_a_single_answer_and_none_else(): void
+    {
+        $options = array_map(fn (string $id): array => ['id' => $id, 'text' => $id], ['a', 'b', 'c', 'd', 'e']);
+        $single = Definition::question(Kind::Single, ['stem' => 's', 'options' => $options], ['key' => 'b']);
+        $several = Definition::question(Kind::Several, ['stem' => 's', 'options' => $options], ['keys' => ['b']]);
+        self::assertSame([0.2, 0.0], [Luck::of($single), Luck::of($several)]);
+    }
+
     /**
      * @return iterable<string, array{Kind, array<string, mixed>, array<string, mixed>, array<string, mixed>, string}>
      *   kind, shown, answer, response, credit

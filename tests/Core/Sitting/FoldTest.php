@@ -882,6 +882,22 @@ final class FoldTest extends TestCase
         }
     }
 
+    public function test_what_is_shown_and_asked_is_kept_with_the_terms(): void
+    {
+        foreach ([true, false] as $on) {
+            $terms = new Terms(mode: Mode::Tutor, items: [new Item(0)], runningScore: $on, asksSureness: $on);
+            foreach ([$terms->withExtraTime('1.5'), Terms::fromArray($terms->toArray())] as $same) {
+                self::assertSame([$on, $on], [$same->runningScore, $same->asksSureness]);
+            }
+        }
+        // Terms of before these were asked for show no score and ask.
+        $older = array_diff_key($terms->toArray(), ['runningScore' => 0, 'asksSureness' => 0]);
+        self::assertSame(
+            [false, true],
+            [Terms::fromArray($older)->runningScore, Terms::fromArray($older)->asksSureness],
+        );
+    }
+
     public function test_papers_follow_the_rules_of_the_exam(): void
     {
         $rules = [

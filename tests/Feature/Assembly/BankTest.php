@@ -298,7 +298,7 @@ final class BankTest extends TestCase
                 $test = $this->buildFrom($recipe, "seed {$round}");
                 $built = DB::table('test_items')->where('test_id', $test)->distinct()->count('question_id');
                 self::assertSame([null, $recipe->count], [$says->shortfall, $built], "round {$round}");
-                $this->checkDrawn($says, $test, $round);
+                $this->checkDrawn($says, $test, $recipe->filters, $round);
                 $tried['built']++;
             } catch (Refusal $refusal) {
                 self::assertSame($says->shortfall?->sentence, $refusal->getMessage(), "round {$round}");
@@ -359,17 +359,9 @@ final class BankTest extends TestCase
     private function checkFits(CountView $says, Filters $filters, int $round): void
     {
         $syllabus = Syllabus::of($this->exam);
-        $topics = array_merge([], ...$syllabus->chosen($filters->topics));
-        $standings = DB::table('standings')->where('user_id', $this->user->id)->get()->keyBy('question_id');
         $questions = DB::table('questions')->whereNull('retired_at')->orderBy('unit_place')->orderBy('id')->get();
-        $passes = fn (object $question): bool => in_array($question->topic_id, $topics, true)
-            && ($filters->difficulties === [] || $question->difficulty === 'easy')
-            && ($filters->pools === [] || array_filter(
-                $filters->pools,
-                fn (Pool $pool): bool => self::isIn($pool, $standings[$question->id] ?? null),
-            ) !== []);
         $expected = $filed = [];
-        foreach ($questions->filter($passes) as $question) {
+        foreach ($questions->filter(fn (object $one): bool => $this->passes($one, $filters)) as $question) {
             if ($question->unit_id !== null && isset($filed[$question->unit_id])) {
                 continue;
             }
@@ -386,40 +378,44 @@ final class BankTest extends TestCase
         self::assertSame($expected, $fits, "round {$round}");
     }
 
-    private static function isIn(Pool $pool, ?object $standing): bool
-    {
-        return match ($pool) {
-            Pool::NewToMe => $standing?->outcome === null,
-            Pool::Flagged => (bool) $standing?->flagged,
-            Pool::Starred => (bool) $standing?->starred,
-            Pool::WithNotes => (bool) $standing?->noted,
-            Pool::FalseFooting => (bool) $standing?->false_footing,
-            Pool::InGapBook => (bool) $standing?->gap_open,
-            Pool::Due => $standing?->due_day !== null && $standing->due_day <= intdiv(time(), 86_400),
-            default => $standing !== null && $standing->outcome === $pool->outcome()?->value,
-        };
-    }
-
-    /** Where the count says how many a topic gives, it gives exactly so many. */
-    private function checkDrawn(CountView $says, string $test, int $round): void
+    /** Where the count says how many a topic gives, it gives exactly so many, each unit filed where it begins. */
+    private function checkDrawn(CountView $says, string $test, Filters $filters, int $round): void
     {
         $syllabus = Syllabus::of($this->exam);
-        $drawn = [];
         $rows = DB::table('test_items')
             ->join('questions', 'questions.id', '=', 'test_items.question_id')
             ->where('test_id', $test)
-            ->whereNull('unit_id')
-            ->get(['topic_id']);
+            ->orderBy('unit_place')
+            ->get(['questions.id', 'topic_id', 'unit_id', 'difficulty']);
+        $drawn = [];
         foreach ($rows as $row) {
-            $code = $syllabus->get($row->topic_id)->code;
-            $drawn[$code] = ($drawn[$code] ?? 0) + 1;
-        }
-        foreach ($says->topics as $topic) {
-            // A unit may hold questions of other topics, so only upper bounds hold for what stands alone.
-            if ($topic->drawn !== null && isset($drawn[$topic->code])) {
-                self::assertLessThanOrEqual($topic->drawn, $drawn[$topic->code], "round {$round}: {$topic->code}");
+            $passing = $row->unit_id === null
+                ? $row
+                : $rows->where('unit_id', $row->unit_id)->first(fn (object $one): bool => $this->passes($one, $filters));
+            $topic = $syllabus->get($passing->topic_id);
+            foreach (array_unique([$topic->code, $syllabus->topOf($topic->id)->code]) as $code) {
+                $drawn[$code] = ($drawn[$code] ?? 0) + 1;
             }
         }
+        foreach ($says->topics as $topic) {
+            if ($topic->drawn !== null) {
+                self::assertSame($topic->drawn, $drawn[$topic->code] ?? 0, "round {$round}: {$topic->code}");
+            }
+        }
+    }
+
+    private function passes(object $question, Filters $filters): bool
+    {
+        $topics = array_merge([], ...Syllabus::of($this->exam)->chosen($filters->topics));
+        $standing = DB::table('standings')->where('user_id', $this->user->id)
+            ->where('question_id', $question->id)->first();
+
+        return in_array($question->topic_id, $topics, true)
+            && ($filters->difficulties === [] || $question->difficulty === 'easy')
+            && ($filters->pools === [] || array_filter(
+                $filters->pools,
+                fn (Pool $pool): bool => Pools::hold($pool, $standing),
+            ) !== []);
     }
 
     /** @param  list<string>  $codes */

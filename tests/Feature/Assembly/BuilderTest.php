@@ -47,6 +47,12 @@ final class BuilderTest extends TestCase
             'There are no questions with these choices, and you asked for 6. Include all pools (12 more).',
         ];
         yield 'no time' => [['minutes' => 0], 'A time limit needs at least 1 minute.'];
+        yield 'four seconds a question' => [['secondsEach' => 4], 'A question needs at least 5 seconds.'];
+        yield 'part of a second' => [['secondsEach' => 7.5], 'Give the time for each question in whole seconds.'];
+        yield 'seconds beside minutes' => [
+            ['secondsEach' => 30, 'minutes' => 9],
+            'Either each question has its seconds, in timed mode, or the whole test its minutes.',
+        ];
     }
 
     /** @param  array<string, mixed>  $wrong */

@@ -10,6 +10,7 @@ use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Feature\TestCase;
+use Uplandia\Core\Assembly\Pool;
 use Uplandia\Core\Assembly\Recipe;
 
 final class FacetsTest extends TestCase
@@ -32,7 +33,7 @@ final class FacetsTest extends TestCase
                     $tried++;
                 }
             }
-            foreach (['_holds' => $facets->holds] + (array) $facets->tags as $family => $values) {
+            foreach (['_holds' => $facets->holds, '_found' => $facets->found] + (array) $facets->tags as $family => $values) {
                 foreach ((array) $values as $value => $n) {
                     $alone = ['tags' => [$family => [(string) $value]] + ($choices['tags'] ?? [])] + $choices;
                     self::assertSame($this->bruteForce($user->id, $alone), $n, "round {$round}: {$family} {$value}");
@@ -63,7 +64,10 @@ final class FacetsTest extends TestCase
                 'kind' => ['single', 'several'][$chance->getInt(0, 1)],
             ]);
             DB::table('question_tags')->where('question_id', $question->id)->delete();
-            $families = ['year' => ['2024', '2025'], 'skill' => ['recall', 'apply'], '_holds' => ['film', 'table']];
+            $families = [
+                'year' => ['2024', '2025'], 'skill' => ['recall', 'apply'], '_holds' => ['film', 'table'],
+                '_found' => ['easy', 'hard'],
+            ];
             foreach ($families as $f => $v) {
                 if ($chance->getInt(0, 4) > 0) {
                     DB::table('question_tags')->insert([
@@ -94,7 +98,9 @@ final class FacetsTest extends TestCase
             'topics' => $chance->getInt(0, 1) === 0 ? null : ['ridge'],
             'difficulties' => array_values($maybe(['easy', 'hard'])),
             'kinds' => array_values($maybe(['single'])),
-            'tags' => $maybe(['year' => ['2024'], 'skill' => ['apply'], '_holds' => ['film', 'table']]),
+            'tags' => $maybe([
+                'year' => ['2024'], 'skill' => ['apply'], '_holds' => ['film', 'table'], '_found' => ['hard'],
+            ]),
         ]) + ['pools' => array_values($maybe(['new', 'missed', 'flagged', 'due'])), 'count' => 1, 'mode' => 'timed'];
     }
 
@@ -115,7 +121,7 @@ final class FacetsTest extends TestCase
             }
             $in = array_filter(
                 $choices['pools'],
-                fn (string $pool): bool => self::isIn($pool, $standings[$question->id]),
+                fn (string $pool): bool => Pools::hold(Pool::from($pool), $standings[$question->id]),
             );
 
             return in_array($question->topic_id, $topics, true)
@@ -125,21 +131,5 @@ final class FacetsTest extends TestCase
         };
 
         return DB::table('questions')->whereNull('retired_at')->get()->filter($passes)->count();
-    }
-
-    private static function isIn(string $pool, object $standing): bool
-    {
-        return match ($pool) {
-            'new' => $standing->outcome === null,
-            'got_it' => $standing->outcome === 'right',
-            'to_be_marked' => $standing->outcome === 'pending',
-            'flagged' => (bool) $standing->flagged,
-            'starred' => (bool) $standing->starred,
-            'with_notes' => (bool) $standing->noted,
-            'false_footing' => (bool) $standing->false_footing,
-            'in_gap_book' => (bool) $standing->gap_open,
-            'due' => $standing->due_day !== null && $standing->due_day <= intdiv(time(), 86_400),
-            default => $standing->outcome === $pool,
-        };
     }
 }

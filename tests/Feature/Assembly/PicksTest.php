@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Assembly;
 
+use App\Question\Tallies;
 use App\Sitting\Sitting;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -26,6 +27,7 @@ final class PicksTest extends TestCase
         for ($i = 0; $i < 30; $i++) {
             DB::table('questions')->insert(['id' => 1000 + $i, 'code' => "copy-{$i}"] + $question);
         }
+        app(Tallies::class)->renew($this->exam()->id);
         $first = $this->postJson(self::PATH, ['choices' => ['pools' => []]])->assertOk();
         $first->assertJsonPath('total', 42)->assertJsonPath('pages', 2)->assertJsonCount(25, 'questions');
         $second = $this->postJson(self::PATH, ['choices' => ['pools' => []], 'page' => 2])
@@ -39,6 +41,51 @@ final class PicksTest extends TestCase
         $this->postJson(self::PATH, ['choices' => ['pools' => ['missed']]])->assertJsonPath('total', 0);
     }
 
+    /** Pages by topic skip the topics that they do not fall into; they must be those of one long list all the same. */
+    #[TestWith([[], false])]
+    #[TestWith([[], true])]
+    #[TestWith([['new'], false])]
+    #[TestWith([['missed', 'new'], true])]
+    #[TestWith([['missed'], true])]
+    public function test_pages_by_topic_are_those_of_one_long_list(array $pools, bool $down): void
+    {
+        $topics = DB::table('topics')->whereNotNull('parent_id')->orderBy('position')->pluck('id')->all();
+        $question = (array) DB::table('questions')->first();
+        for ($i = 0; $i < 120; $i++) {
+            $of = $topics[($i * 7) % count($topics)];
+            DB::table('questions')->insert(
+                ['id' => 1000 + $i, 'code' => "copy-{$i}", 'topic_id' => $of,
+                    'retired_at' => $i % 10 === 8 ? now() : null] + $question,
+            );
+            if ($i % 2 === 0) {
+                DB::table('standings')->insert([
+                    'user_id' => auth()->id(), 'question_id' => 1000 + $i, 'exam_id' => $this->exam()->id,
+                    'topic_id' => $of, 'outcome' => $i % 4 === 0 ? 'missed' : 'right',
+                ]);
+            }
+        }
+        app(Tallies::class)->renew($this->exam()->id);
+        $expected = DB::table('questions')
+            ->join('topics', 'topics.id', '=', 'questions.topic_id')
+            ->leftJoin('standings', 'standings.question_id', '=', 'questions.id')
+            ->whereNull('retired_at')
+            ->get(['questions.id', 'position', 'outcome'])
+            ->filter(fn (object $row): bool => $pools === [] || in_array($row->outcome ?? 'new', $pools, true))
+            ->sortBy([['position', $down ? 'desc' : 'asc'], ['id', 'asc']])
+            ->pluck('id')
+            ->all();
+        $listed = [];
+        for ($page = 1; $page <= 8; $page++) {
+            $told = $this->postJson(self::PATH, [
+                'choices' => ['pools' => $pools], 'order' => 'topic', 'down' => $down, 'page' => $page,
+            ])->assertOk()->assertJsonPath('total', count($expected));
+            if ($told->json('page') === $page) {
+                array_push($listed, ...$told->json('questions.*.id'));
+            }
+        }
+        self::assertSame($expected, $listed);
+    }
+
     /** @param  list<string>  $expected  values of the column, in order */
     #[TestWith(['difficulty', false, ['easy', 'moderate', 'hard']])]
     #[TestWith(['difficulty', true, ['hard', 'moderate', 'easy']])]
@@ -50,6 +97,7 @@ final class PicksTest extends TestCase
         foreach (['moderate', 'easy', 'hard'] as $i => $difficulty) {
             DB::table('questions')->where('id', $ids[$i])->update(['difficulty' => $difficulty]);
         }
+        app(Tallies::class)->renew($this->exam()->id);
         foreach (['right', 'missed'] as $i => $outcome) {
             DB::table('standings')->insert([
                 'user_id' => auth()->id(), 'question_id' => $ids[$i], 'exam_id' => $this->exam()->id,

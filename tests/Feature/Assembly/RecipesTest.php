@@ -40,7 +40,7 @@ final class RecipesTest extends TestCase
         self::assertEquals(
             self::CHOICES + [
                 'difficulties' => [], 'kinds' => [], 'spread' => 'blueprint', 'plain' => false, 'penalty' => '0',
-                'shuffled' => true,
+                'shuffled' => true, 'secondsEach' => null, 'runningScore' => false, 'asksSureness' => true,
             ],
             $kept,
         );

@@ -348,18 +348,28 @@ final class EveryKindTest extends TestCase
         self::assertSame(1, DB::table('sitting_events')->where('sitting_id', $sitting)->count());
     }
 
+    private function paper(): string
+    {
+        return (string) $this->postJson('/api/exams/kinds/papers/2024/sittings', ['section' => null])
+            ->assertCreated()
+            ->json('sitting');
+    }
+
     public function test_a_fixed_paper_is_sat_with_its_sections_marks_and_penalty(): void
     {
-        $this->getJson('/api/exams/kinds/builder')
+        $this->getJson('/api/exams/kinds/ready')
             ->assertOk()
             ->assertJsonPath('papers', [
                 ['code' => '2024', 'title' => 'The paper', 'questions' => 2, 'minutes' => 30, 'met' => 0],
             ]);
-        $sitting = (string) $this->postJson('/api/exams/kinds/papers/2024/sittings')->assertCreated()->json('sitting');
+        $sitting = $this->paper();
         $this->getJson("/api/sittings/{$sitting}")
             ->assertOk()
             ->assertJsonPath('sections', [
-                ['name' => 'All of it', 'questions' => 2, 'marks' => '3', 'penalty' => '1/3'],
+                [
+                    'code' => 'all', 'name' => 'All of it', 'questions' => 2, 'marksEach' => '3', 'marks' => '6',
+                    'penalty' => '1/3', 'minutes' => 30, 'kinds' => [], 'units' => [],
+                ],
             ])
             ->assertJsonPath('limitMs', 1_800_000);
         $opened = $this->open($sitting);
@@ -388,11 +398,11 @@ final class EveryKindTest extends TestCase
             ->assertJsonPath('sections.0.name', 'All of it')
             ->assertJsonPath('sections.0.tally.marks', '-1')
             ->assertJsonPath('sections.0.tally.notReached', 1);
-        $this->getJson('/api/exams/kinds/builder')->assertJsonPath('papers.0.met', 1);
+        $this->getJson('/api/exams/kinds/ready')->assertJsonPath('papers.0.met', 1);
 
         // Another candidate sits the same test.
         $this->flushSession()->actingAs($this->candidate());
-        $other = (string) $this->postJson('/api/exams/kinds/papers/2024/sittings')->assertCreated()->json('sitting');
+        $other = $this->paper();
         self::assertSame(
             1,
             DB::table('sittings')
@@ -400,12 +410,12 @@ final class EveryKindTest extends TestCase
                 ->distinct()
                 ->count('test_id'),
         );
-        $this->postJson('/api/exams/kinds/papers/2031/sittings')->assertNotFound();
+        $this->postJson('/api/exams/kinds/papers/2031/sittings', ['section' => null])->assertNotFound();
     }
 
     public function test_a_papers_score_waits_until_its_written_answers_are_marked(): void
     {
-        $sitting = (string) $this->postJson('/api/exams/kinds/papers/2024/sittings')->assertCreated()->json('sitting');
+        $sitting = $this->paper();
         $this->open($sitting);
         $this->answerRightly($sitting, ['q-single', 'q-written']);
         $this->handIn($sitting)->assertOk();

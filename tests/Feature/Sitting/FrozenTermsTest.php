@@ -26,7 +26,9 @@ final class FrozenTermsTest extends TestCase
 
     private function paper(): string
     {
-        return (string) $this->postJson('/api/exams/kinds/papers/2024/sittings')->assertCreated()->json('sitting');
+        return (string) $this->postJson('/api/exams/kinds/papers/2024/sittings', ['section' => null])
+            ->assertCreated()
+            ->json('sitting');
     }
 
     public function test_extra_time_that_changes_later_changes_nothing_in_what_has_begun(): void

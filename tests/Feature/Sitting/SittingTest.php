@@ -324,23 +324,62 @@ final class SittingTest extends TestCase
         }
     }
 
-    public function test_only_a_sitting_that_has_not_begun_can_be_discarded(): void
-    {
-        $unbegun = $this->build();
-        $begun = $this->build();
-        $this->open($begun);
-        $this->deleteJson("/api/sittings/{$unbegun}")->assertNoContent();
-        $this->deleteJson("/api/sittings/{$begun}")->assertStatus(409)->assertJsonPath('reason', 'begun');
-
-        self::assertSame([$begun], DB::table('sittings')->pluck('id')->all());
-    }
-
     public function test_extra_time_is_added_to_the_limit(): void
     {
         $this->actingAs($this->candidate('1.25'));
         $this->getJson('/api/sittings/'.$this->build(['minutes' => 8]))
             ->assertJsonPath('limitMs', 600_000)
             ->assertJsonPath('msPerMark', 100_000);
+    }
+
+    public function test_each_question_has_its_seconds_and_there_is_no_going_back(): void
+    {
+        $this->actingAs($this->candidate('1.5'));
+        $sitting = $this->build(['secondsEach' => 20]);
+        $this->getJson("/api/sittings/{$sitting}")
+            ->assertJsonPath('questionMs', 30_000)
+            ->assertJsonPath('limitMs', null);
+        $state = $this->open($sitting)['state'];
+        self::assertSame([0, 30_000], [$state['current'], $state['remainingMs']]);
+        $this->travel(31)->seconds();
+        $late = $this->send($sitting, [
+            ['id' => 's', 'seq' => 3, 'kind' => 'shown', 'position' => 1],
+            $this->answer(1, 'a', 4),
+        ])->assertJsonPath('current', 1);
+        self::assertLessThanOrEqual(29_000, $late->json('remainingMs'));
+        // Some seconds of grace are for what was on its way; after them the turn is over.
+        $this->travel(6)->seconds();
+        $this->send($sitting, [$this->answer(0, 'b', 5)])
+            ->assertJsonPath('refused', [
+                'answer-0-'.$this->optionId(0, 'b').'-5' => 'The time for the question was up.',
+            ]);
+        $this->send($sitting, [['id' => 'n', 'seq' => 6, 'kind' => 'shown', 'position' => 2]])
+            ->assertJsonPath('current', 2)
+            ->assertJsonPath('remainingMs', 30_000);
+    }
+
+    public function test_the_score_so_far_is_told_only_where_it_was_asked_for(): void
+    {
+        foreach ([[true, ['marks' => '1', 'possible' => '2', 'questions' => 2]], [false, null]] as [$asked, $score]) {
+            $sitting = $this->build(['mode' => 'tutor', 'runningScore' => $asked]);
+            $opened = $this->open($sitting);
+            $this->send($sitting, [
+                $this->answer(0, $this->option($opened, 0, true), 10),
+                ['id' => 'c', 'seq' => 11, 'kind' => 'checked', 'position' => 0],
+                $this->answer(1, $this->option($opened, 1, false), 12),
+                ['id' => 'd', 'seq' => 13, 'kind' => 'checked', 'position' => 1],
+            ])->assertJsonPath('score', $score);
+        }
+        $timed = $this->build(['runningScore' => true]);
+        $opened = $this->open($timed);
+        $this->send($timed, [$this->answer(0, $this->option($opened, 0, true), 10)])->assertJsonPath('score', null);
+    }
+
+    public function test_nobody_is_asked_how_sure_they_are_who_did_not_want_it(): void
+    {
+        $this->getJson('/api/sittings/'.$this->build())->assertJsonPath('asksSureness', true);
+        $this->getJson('/api/sittings/'.$this->build(['asksSureness' => false]))
+            ->assertJsonPath('asksSureness', false);
     }
 
     public function test_a_sitting_needs_no_more_queries_for_more_questions(): void

@@ -303,7 +303,7 @@ final class BankLintTest extends TestCase
         self::assertNotSame($first, $second);
         foreach (
             [
-                'asks a question twice',
+                'Paper 2024 asks a question twice',
                 'section "ground" takes no questions of the kind',
                 'Section "days" has 12 questions, not 13',
                 'is not asked whole and in order',
@@ -311,6 +311,19 @@ final class BankLintTest extends TestCase
         ) {
             self::assertStringContainsString($words, $faults);
         }
+    }
+
+    public function test_a_series_must_ask_what_there_is(): void
+    {
+        $folder = "{$this->folder}/series";
+        (new Filesystem())->ensureDirectoryExists($folder);
+        $test = ['code' => 'one', 'title' => 'One', 'mode' => 'tutor', 'questions' => ['nav-nowhere']];
+        file_put_contents("{$folder}/x.yaml", Yaml::dump(['title' => 'X', 'about' => 'X', 'tests' => [$test]], 4));
+
+        self::assertSame(
+            ['Series x, test one: there is no question "nav-nowhere".'],
+            (new BankLint())->of($this->folder)['faults'],
+        );
     }
 
     public function test_a_file_of_more_than_a_megabyte_is_refused(): void

@@ -68,7 +68,7 @@ function Radios<Value extends string | number>(props: {
     <fieldset>
       <legend className="mb-1 font-bold">{props.legend}</legend>
       {props.options.map(([value, label]) => (
-        <label key={value} className="flex min-h-9 items-center gap-2">
+        <label key={value} className="flex min-h-11 pointer-fine:min-h-9 items-center gap-2">
           <input
             type="radio"
             className="radio radio-sm radio-primary"

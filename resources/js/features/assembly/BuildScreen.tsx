@@ -1,10 +1,9 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
-import { useNavigate } from 'react-router';
-import { api, ask, type View } from '../../api/client';
-import { builder, queries } from '../../api/queries';
-import { Button } from '../../ui/Button';
+import { Link, useSearchParams } from 'react-router';
+import type { View } from '../../api/client';
+import { builder, mastery } from '../../api/queries';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
@@ -37,7 +36,8 @@ const STEPS = [10, 20, 30, 50];
 
 export function Component() {
   useTitle('Build a test');
-  const { exam, error, isPending, retry } = useExam();
+  const [search] = useSearchParams();
+  const { exam, error, isPending, retry, exams } = useExam(search.get('exam'));
   const page = useQuery({ ...builder(exam ?? ''), enabled: exam !== undefined, staleTime: 0 });
   if (error) return <Failure error={error} retry={retry} />;
   if (isPending || (exam && page.isPending)) return <Loading what="Counting the questions" />;
@@ -45,12 +45,21 @@ export function Component() {
   if (!page.data) return <Empty title="No exam has been set up here yet." />;
   if (page.data.counts.all === 0)
     return <Empty title="This exam has no questions yet.">Its author must add some in the workshop first.</Empty>;
-  return <Build key={page.data.exam} page={page.data} />;
+  const unknown = search.get('exam');
+  return (
+    <div className="grid gap-4">
+      {unknown !== null && exams.every(({ slug }) => slug !== unknown) && (
+        <Notice tone="warn">The address names an exam that is not here. This is {page.data.examName}.</Notice>
+      )}
+      <Build key={page.data.exam} page={page.data} />
+    </div>
+  );
 }
 
 function Build({ page }: { page: View<'Builder'> }) {
   const build = useBuild(page);
   const { choices, change, faults } = build;
+  const stands = useQuery(mastery(page.exam));
   return (
     <form
       id="build"
@@ -73,6 +82,7 @@ function Build({ page }: { page: View<'Builder'> }) {
       {build.count?.shortfall && <Shortfall shortfall={build.count.shortfall} build={build} />}
       {build.count?.leftOut && <p>{build.count.leftOut}</p>}
       {build.building.isError && <Failure error={build.building.error} />}
+      {build.keeping.isError && <Failure error={build.keeping.error} />}
       {build.failed && <Failure error={build.failed} />}
       <div className="grid items-start gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,11fr)_minmax(0,9fr)]">
         <section id="topics" aria-labelledby="topics-title" className="grid gap-2">
@@ -97,6 +107,7 @@ function Build({ page }: { page: View<'Builder'> }) {
             chosen={choices.topics}
             onChange={(topics) => change({ topics })}
             fits={build.count?.topics}
+            mastery={stands.data}
             byHand={choices.spread === 'by_hand' ? choices.byTopic : null}
             onByHand={(code, text) => change({ byTopic: { ...choices.byTopic, [code]: text } })}
           />
@@ -111,7 +122,9 @@ function Build({ page }: { page: View<'Builder'> }) {
         </div>
       </div>
       <Picks exam={page.exam} build={build} />
-      {page.papers.length > 0 && <Papers exam={page.exam} papers={page.papers} extraTime={page.extraTime} />}
+      <p>
+        Or without choosing: <Link to="/ready">a rehearsal, a paper or a series of tests</Link>.
+      </p>
     </form>
   );
 }
@@ -311,7 +324,7 @@ function HowMany({ build }: { build: Building }) {
 }
 
 function HowToSit({ page, build }: { page: View<'Builder'>; build: Building }) {
-  const { choices, change, faults, count: there } = build;
+  const { choices, change } = build;
   return (
     <Group id="mode" title="How to sit it">
       <div className="grid grid-cols-3 gap-2">
@@ -337,9 +350,17 @@ function HowToSit({ page, build }: { page: View<'Builder'>; build: Building }) {
         ))}
       </div>
       <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-1">
+        <Tick on={choices.asksSureness} onChange={(asksSureness) => change({ asksSureness })}>
+          ask how sure I am
+        </Tick>
         <Tick on={choices.shuffled} onChange={(shuffled) => change({ shuffled })}>
           shuffle options
         </Tick>
+        {choices.mode === 'tutor' && (
+          <Tick on={choices.runningScore} onChange={(runningScore) => change({ runningScore })}>
+            running score
+          </Tick>
+        )}
         <Tick on={choices.plain} onChange={(plain) => change({ plain })}>
           one mark each
         </Tick>
@@ -358,74 +379,41 @@ function HowToSit({ page, build }: { page: View<'Builder'>; build: Building }) {
           </select>
         </label>
       </div>
-      {choices.mode === 'timed' && (
-        <label className="mt-2 flex flex-wrap items-center gap-2">
-          Minutes
-          <input
-            inputMode="numeric"
-            value={choices.minutes}
-            placeholder={there ? String(there.minutes) : ''}
-            aria-invalid={faults.minutes ? true : undefined}
-            aria-describedby="minutes-note"
-            onChange={(event) => change({ minutes: event.target.value })}
-            className="input w-20 border-base-content/50 text-base aria-invalid:border-error pointer-fine:h-9"
-          />
-          <span id="minutes-note" className={faults.minutes ? 'text-error' : 'text-base-content/75'}>
-            {faults.minutes ??
-              (page.extraTime === '1'
-                ? 'Empty: at the exam’s pace.'
-                : `Empty: at the exam’s pace. Your extra time (× ${page.extraTime}) is added.`)}
-          </span>
-        </label>
-      )}
+      {choices.mode === 'timed' && <TheClock page={page} build={build} />}
     </Group>
   );
 }
 
-/** The fixed papers: everybody who sits one sits the same questions, so they can be compared. */
-function Papers({ exam, papers, extraTime }: { exam: string; papers: View<'Paper'>[]; extraTime: string }) {
-  const navigate = useNavigate();
-  const sitting = useMutation({
-    mutationFn: (paper: string) =>
-      ask(api.POST('/api/exams/{exam}/papers/{paper}/sittings', { params: { path: { exam, paper } } })),
-    onSuccess: ({ sitting: made }) => {
-      void queries.invalidateQueries({ queryKey: ['today'] });
-      void navigate(`/briefing/${made}`);
-    },
-  });
+/** A limit for the whole test, or one for each question. */
+function TheClock({ page, build }: { page: View<'Builder'>; build: Building }) {
+  const { choices, change, faults, count: there } = build;
+  const each = choices.secondsEach !== null;
+  const extra = page.extraTime === '1' ? '' : ` Your extra time (× ${page.extraTime}) is added.`;
+  const usual = String(Math.round(page.minutesPerQuestion * 60));
   return (
-    <section aria-labelledby="papers" className="grid gap-3 border-t border-base-300 pt-6">
-      <h2 id="papers" className="text-lg font-bold">
-        Or sit a fixed paper
-      </h2>
-      <p className="max-w-[68ch]">
-        Put together like the real exam, with its sections and marks. A paper tells most when its questions are new to
-        you, so save one for later.
-      </p>
-      {sitting.isError && <Failure error={sitting.error} />}
-      <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
-        {papers.map((paper) => (
-          <li key={paper.code} className="grid content-start gap-2 rounded-box border border-base-300 p-4">
-            <h3 className="font-bold">{paper.title}</h3>
-            <p>
-              {count(paper.questions, 'question')}, {paper.minutes} minutes
-              {extraTime !== '1' && ` × ${extraTime}`}
-            </p>
-            <p className="text-base-content/75">
-              {paper.met === 0 ? 'All of it is new to you.' : `You have met ${paper.met} of its questions.`}
-            </p>
-            <div>
-              <Button
-                busy={sitting.isPending && sitting.variables === paper.code}
-                onClick={() => sitting.mutate(paper.code)}
-                aria-label={`Sit ${paper.title}`}
-              >
-                Sit it
-              </Button>
-            </div>
-          </li>
-        ))}
-      </ul>
-    </section>
+    <div className="mt-2 flex flex-wrap items-center gap-2">
+      <input
+        inputMode="numeric"
+        aria-label={each ? 'Seconds for each question' : 'Minutes'}
+        value={choices.secondsEach ?? choices.minutes}
+        placeholder={each ? usual : there ? String(there.minutes) : ''}
+        aria-invalid={faults.minutes ? true : undefined}
+        aria-describedby="clock-note"
+        onChange={({ target: { value } }) => change(each ? { secondsEach: value } : { minutes: value })}
+        className="input w-20 border-base-content/50 text-base aria-invalid:border-error pointer-fine:h-9"
+      />
+      <select
+        aria-label="What the clock is for"
+        value={each ? 'each' : 'whole'}
+        onChange={(event) => change({ secondsEach: event.target.value === 'each' ? usual : null })}
+        className="select w-auto border-base-content/50 text-base pointer-fine:h-9"
+      >
+        <option value="whole">minutes for the whole test</option>
+        <option value="each">seconds for each question</option>
+      </select>
+      <span id="clock-note" className={faults.minutes ? 'text-error' : 'text-base-content/75'}>
+        {faults.minutes ?? (each ? `There is no going back.${extra}` : `Empty: at the exam’s pace.${extra}`)}
+      </span>
+    </div>
   );
 }

@@ -96,7 +96,11 @@ function List({ exam, build }: { exam: string; build: Building }) {
             </th>
             {COLUMNS.map(([by, label]) => (
               <th key={by} scope="col" aria-sort={by === order ? (down ? 'descending' : 'ascending') : undefined}>
-                <button type="button" className="min-h-9 cursor-pointer font-bold" onClick={() => sort(by)}>
+                <button
+                  type="button"
+                  className="min-h-11 pointer-fine:min-h-9 cursor-pointer font-bold"
+                  onClick={() => sort(by)}
+                >
                   {label} <span aria-hidden="true">{by === order ? (down ? '▾' : '▴') : ''}</span>
                 </button>
               </th>

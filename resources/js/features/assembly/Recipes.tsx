@@ -4,13 +4,14 @@ import { api, ask, type View } from '../../api/client';
 import { queries, recipes } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
-import { choicesOf } from './recipe';
+import { choicesOf, recipeOf } from './recipe';
 import type { Building } from './useBuild';
 
 /** Choices that are kept under a name, to be run again for fresh questions. */
 export function Recipes({ exam, build }: { exam: string; build: Building }) {
   const kept = useQuery(recipes(exam));
   const [name, setName] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<string | null>(null);
   const again = () => queries.invalidateQueries({ queryKey: ['recipes', exam] });
   const keeping = useMutation({
     mutationFn: (called: string) =>
@@ -32,7 +33,14 @@ export function Recipes({ exam, build }: { exam: string; build: Building }) {
       )}
       <ul>
         {kept.data?.recipes.map((recipe) => (
-          <Kept key={recipe.id} recipe={recipe} build={build} again={again} />
+          <Kept
+            key={recipe.id}
+            recipe={recipe}
+            build={build}
+            again={again}
+            chosen={recipe.id === chosen}
+            onChoose={() => setChosen(recipe.id)}
+          />
         ))}
       </ul>
       {keeping.isError && <Failure error={keeping.error} />}
@@ -56,7 +64,15 @@ export function Recipes({ exam, build }: { exam: string; build: Building }) {
   );
 }
 
-function Kept({ recipe, build, again }: { recipe: View<'KeptRecipe'>; build: Building; again: () => Promise<void> }) {
+function Kept(props: {
+  recipe: View<'KeptRecipe'>;
+  build: Building;
+  again: () => Promise<void>;
+  /** Whether the choices were brought back from it. */
+  chosen: boolean;
+  onChoose: () => void;
+}) {
+  const { recipe, build, again, chosen, onChoose } = props;
   const [name, setName] = useState<string | null>(null);
   const params = { path: { recipe: recipe.id } };
   const renaming = useMutation({
@@ -71,22 +87,43 @@ function Kept({ recipe, build, again }: { recipe: View<'KeptRecipe'>; build: Bui
     mutationFn: () => ask(api.DELETE('/api/recipes/{recipe}', { params })),
     onSuccess: again,
   });
-  const plain = 'min-h-9 cursor-pointer text-sm text-primary underline underline-offset-4';
+  const changing = useMutation({
+    mutationFn: () =>
+      ask(api.PUT('/api/recipes/{recipe}', { params, body: { ...build.body, name: build.name ?? recipe.name } })),
+    onSuccess: again,
+  });
+  // Brought back, and other choices have been made since.
+  const changed =
+    chosen && JSON.stringify(recipeOf(choicesOf(recipe.choices))) !== JSON.stringify(recipeOf(build.choices));
+  const failed = renaming.error ?? deleting.error ?? changing.error;
+  const plain = 'min-h-11 pointer-fine:min-h-9 cursor-pointer text-sm text-primary underline underline-offset-4';
   return (
     <li className="border-b border-base-300 py-1">
-      {(renaming.error ?? deleting.error) && <Failure error={(renaming.error ?? deleting.error) as Error} />}
+      {failed && <Failure error={failed} />}
       {name === null ? (
         <div className="flex flex-wrap items-center gap-x-3">
           <button
             type="button"
-            className="min-h-9 min-w-0 flex-1 cursor-pointer truncate text-left font-bold underline underline-offset-4"
+            className="min-h-11 pointer-fine:min-h-9 min-w-0 flex-1 cursor-pointer truncate text-left font-bold underline underline-offset-4"
+            aria-current={chosen || undefined}
             onClick={() => {
               build.setName(recipe.name);
               build.change(choicesOf(recipe.choices));
+              onChoose();
             }}
           >
             {recipe.name}
           </button>
+          {changed && (
+            <Button
+              small
+              busy={changing.isPending}
+              disabled={Object.keys(build.faults).length > 0}
+              onClick={() => changing.mutate()}
+            >
+              Keep these changes<span className="sr-only"> in {recipe.name}</span>
+            </Button>
+          )}
           <button type="button" className={plain} onClick={() => setName(recipe.name)}>
             rename<span className="sr-only"> {recipe.name}</span>
           </button>

@@ -1,4 +1,5 @@
 import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
 import type { View } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { count } from '../../ui/words';
@@ -83,6 +84,20 @@ function Name({ build }: { build: Building }) {
       <button type="button" className="cursor-pointer underline underline-offset-4" onClick={() => setTyped(name)}>
         rename
       </button>
+      {build.kept ? (
+        <span role="status" className="ml-3">
+          Kept. You find it under <Link to="/">Today</Link>.
+        </span>
+      ) : (
+        <button
+          type="button"
+          className="ml-3 cursor-pointer underline underline-offset-4 disabled:opacity-60"
+          disabled={!build.ready || build.keeping.isPending}
+          onClick={() => build.keeping.mutate(build.body)}
+        >
+          keep for later
+        </button>
+      )}
     </p>
   );
 }
@@ -91,6 +106,10 @@ function Name({ build }: { build: Building }) {
 function minutesOf(page: View<'Builder'>, { choices, total, count: there }: Building): number | null {
   if (!Number.isFinite(total) || total <= 0) return null;
   if (choices.mode !== 'timed') return Math.ceil(total * page.minutesPerQuestion);
+  if (choices.secondsEach !== null) {
+    const seconds = total * Number(choices.secondsEach) * Number(page.extraTime);
+    return Number.isFinite(seconds) && seconds > 0 ? Math.ceil(seconds / 60) : null;
+  }
   const limit = choices.minutes === '' ? there?.minutes : Number(choices.minutes);
   return limit === undefined || !Number.isFinite(limit) ? null : Math.ceil(limit * Number(page.extraTime));
 }

@@ -1,6 +1,7 @@
 import clsx from 'clsx';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { View } from '../../api/client';
+import { percent } from '../../ui/words';
 
 type Topic = View<'TopicCounts'>;
 
@@ -21,6 +22,8 @@ export function TopicTree(props: {
   chosen: readonly string[] | null;
   onChange: (codes: string[] | null) => void;
   fits: readonly View<'Fit'>[] | undefined;
+  /** Where one stands; undefined: not known yet. */
+  mastery: View<'Masteries'> | undefined;
   byHand: Readonly<Record<string, string>> | null;
   onByHand: (code: string, text: string) => void;
 }) {
@@ -31,6 +34,7 @@ export function TopicTree(props: {
   const tree = useRef<HTMLDivElement>(null);
   const moved = useRef(false);
   const lines = linesOf(topics, chosen, opened, sought.trim().toLowerCase());
+  const stands = new Map(props.mastery?.topics.map((one) => [one.code, one]));
   const fits = new Map(props.fits?.map((fit) => [fit.code, fit]));
   const here = lines.some(({ topic }) => topic.code === at) ? at : (lines[0]?.topic.code ?? '');
   useEffect(() => {
@@ -94,6 +98,9 @@ export function TopicTree(props: {
       </div>
       <div aria-hidden="true" className="flex gap-2 border-b border-base-300 pr-1.5 pb-1 text-sm text-base-content/75">
         <span className="min-w-0 flex-1">Topic, its share of the exam</span>
+        <span className="w-14 max-sm:hidden">
+          {props.mastery?.topics.some(({ share }) => share != null) && 'stand'}
+        </span>
         <Figures fits="fits" fresh="new" all="all" drawn="drawn" />
         {props.byHand && <span className="w-16 text-right">by hand</span>}
       </div>
@@ -111,7 +118,7 @@ export function TopicTree(props: {
                 aria-checked={checked}
                 aria-selected={checked === true}
                 aria-disabled={topic.all === 0 || undefined}
-                aria-label={said(topic, fit)}
+                aria-label={said(topic, fit, stands.get(topic.code))}
                 tabIndex={topic.code === here ? 0 : -1}
                 onFocus={() => setAt(topic.code)}
                 onKeyDown={(event) => press(event, line, i)}
@@ -123,7 +130,7 @@ export function TopicTree(props: {
                 )}
               >
                 {parent ? (
-                  <span className="w-14 shrink-0" />
+                  <span className="w-16 shrink-0 pointer-fine:w-14" />
                 ) : (
                   // A mouse opens here; the keyboard has its arrows.
                   <button
@@ -134,7 +141,7 @@ export function TopicTree(props: {
                       event.stopPropagation();
                       open(topic, !line.open);
                     }}
-                    className="flex size-9 shrink-0 cursor-pointer items-center justify-center"
+                    className="flex size-11 shrink-0 cursor-pointer items-center justify-center pointer-fine:size-9"
                   >
                     <span className={clsx('inline-block transition-none', line.open && 'rotate-90')}>▸</span>
                   </button>
@@ -146,6 +153,7 @@ export function TopicTree(props: {
                     <span className="font-normal text-base-content/75 max-sm:hidden"> {Number(topic.weight)} %</span>
                   )}
                 </span>
+                <Stand of={stands.get(topic.code)} cut={props.mastery?.cut ?? 0} />
                 <Figures
                   fits={fit?.fits ?? '–'}
                   fresh={topic.new}
@@ -218,17 +226,39 @@ function usable(topic: Topic): string[] {
   return topic.subtopics.filter(({ all }) => all > 0).map(({ code }) => code);
 }
 
-function said({ name, weight, all, new: fresh }: Topic, fit: View<'Fit'> | undefined): string {
+function said(
+  { name, weight, all, new: fresh }: Topic,
+  fit: View<'Fit'> | undefined,
+  stand: View<'Mastery'> | undefined,
+): string {
   const parts = [name];
   if (weight) parts.push(`${Number(weight)} % of the exam`);
   if (all === 0) return [...parts, 'no questions yet'].join(', ');
   parts.push(`${fit?.fits ?? 0} fit`, `${fresh} new to me`, `${all} in all`);
+  if (stand?.share != null) parts.push(`about ${percent(stand.share)} mastered`);
   if (fit?.drawn) parts.push(`${fit.drawn} drawn`);
   return parts.join(', ');
 }
 
+/** Estimated mastery against the cut, as a quiet mark; nothing where too little was answered to say. */
+function Stand({ of, cut }: { of: View<'Mastery'> | undefined; cut: number }) {
+  const style = 'h-2.5 w-14 shrink-0 max-sm:hidden';
+  if (of?.share == null) return <span className={style} />;
+  const { share, low, high, responses } = of;
+  return (
+    <svg viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true" className={style}>
+      <title>
+        {`About ${percent(share)} mastered, ${percent(low ?? share)} to ${percent(high ?? share)}, by ${responses} answers; the cut is ${percent(cut)}`}
+      </title>
+      <rect y="2" width="100" height="6" className="fill-base-300" />
+      <rect y="2" width={100 * share} height="6" className={share < cut ? 'fill-secondary' : 'fill-primary/60'} />
+      <rect x={100 * cut - 1} width="2" height="10" className="fill-error" />
+    </svg>
+  );
+}
+
 function Figures(props: Record<'fits' | 'fresh' | 'all' | 'drawn', number | string>) {
-  const style = 'w-11 shrink-0 text-right tabular-nums sm:w-14';
+  const style = 'w-10 shrink-0 text-right tabular-nums sm:w-11';
   return (
     <>
       <span className={style}>{props.fits}</span>
@@ -256,7 +286,11 @@ function Box({ state }: { state: boolean | 'mixed' }) {
 
 function Plain({ onUse, children }: { onUse: () => void; children: string }) {
   return (
-    <button type="button" onClick={onUse} className="min-h-9 cursor-pointer text-primary underline underline-offset-4">
+    <button
+      type="button"
+      onClick={onUse}
+      className="min-h-11 min-w-11 pointer-fine:min-h-9 pointer-fine:min-w-0 cursor-pointer text-primary underline underline-offset-4"
+    >
       {children}
     </button>
   );

@@ -27,6 +27,10 @@ export interface Choices {
   /** Share of its marks that a wrong answer costs, or as in the exam. */
   penalty: string;
   shuffled: boolean;
+  /** In timed mode, for each question instead of minutes for the whole; null: for the whole. */
+  secondsEach: string | null;
+  runningScore: boolean;
+  asksSureness: boolean;
   /** By hand: code => as typed. */
   byTopic: Readonly<Record<string, string>>;
 }
@@ -87,6 +91,9 @@ export function read(search: URLSearchParams, usual: Choices): Choices {
     plain: search.get('plain') === '1',
     penalty: one<string>('penalty', PENALTIES, usual.penalty),
     shuffled: search.get('shuffled') !== '0',
+    secondsEach: search.get('each'),
+    runningScore: search.get('score') === '1',
+    asksSureness: search.get('sureness') !== '0',
     byTopic: Object.fromEntries((list('by') ?? []).map((pair) => pair.split(':') as [string, string])),
   };
 }
@@ -111,6 +118,9 @@ export function written(choices: Choices, usual: Choices): URLSearchParams {
   put('plain', choices.plain ? '1' : '');
   put('penalty', choices.penalty, usual.penalty);
   put('shuffled', choices.shuffled ? '' : '0');
+  if (choices.secondsEach !== null) search.set('each', choices.secondsEach);
+  put('score', choices.runningScore ? '1' : '');
+  put('sureness', choices.asksSureness ? '' : '0');
   put(
     'by',
     Object.entries(choices.byTopic)
@@ -142,8 +152,12 @@ export function faultsOf(choices: Choices): Faults {
   } else if (!whole(choices.count, 500)) {
     faults.count = 'A test has 1 to 500 questions, as a whole number.';
   }
-  if (choices.mode === 'timed' && choices.minutes !== '' && !whole(choices.minutes, 600))
+  if (choices.mode === 'timed' && choices.secondsEach !== null) {
+    if (!whole(choices.secondsEach, 3600) || Number(choices.secondsEach) < 5)
+      faults.minutes = 'A question has between 5 and 3,600 seconds, in whole ones.';
+  } else if (choices.mode === 'timed' && choices.minutes !== '' && !whole(choices.minutes, 600)) {
     faults.minutes = 'A time limit lies between 1 and 600 minutes, in whole ones.';
+  }
   return faults;
 }
 
@@ -169,7 +183,11 @@ export function recipeOf(choices: Choices): Recipe {
     mode,
     spread,
     count: totalOf(choices),
-    minutes: mode === 'timed' && choices.minutes !== '' ? Number(choices.minutes) : null,
+    minutes:
+      mode === 'timed' && choices.secondsEach === null && choices.minutes !== '' ? Number(choices.minutes) : null,
+    secondsEach: mode === 'timed' && choices.secondsEach !== null ? Number(choices.secondsEach) : null,
+    runningScore: choices.runningScore,
+    asksSureness: choices.asksSureness,
     plain: choices.plain,
     penalty: choices.penalty,
     shuffled: choices.shuffled,
@@ -203,6 +221,9 @@ export function choicesOf(recipe: Recipe): Choices {
     plain: recipe.plain ?? false,
     penalty: recipe.penalty ?? '0',
     shuffled: recipe.shuffled ?? true,
+    secondsEach: recipe.secondsEach ? String(recipe.secondsEach) : null,
+    runningScore: recipe.runningScore ?? false,
+    asksSureness: recipe.asksSureness ?? true,
     byTopic: byHand
       ? Object.fromEntries(Object.entries(recipe.byTopic ?? {}).map(([code, n]) => [code, String(n)]))
       : {},

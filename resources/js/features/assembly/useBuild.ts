@@ -25,24 +25,37 @@ function usualOf(page: View<'Builder'>): Choices {
     plain: false,
     penalty: '0',
     shuffled: true,
+    secondsEach: null,
+    runningScore: false,
+    asksSureness: true,
     byTopic: {},
   };
+}
+
+/** The address of some choices: a link to it builds the same for somebody else, of their own pools. */
+function addressOf(exam: string, named: string | null, choices: Choices, usual: Choices): string {
+  const search = written(choices, usual);
+  // As long as nothing is chosen, the address stays as bare as it came.
+  if (search.size > 0) search.set('exam', exam);
+  else if (named !== null) search.set('exam', named);
+  return search.toString();
 }
 
 /**
  * Choices that are kept in the address, so that a reload, the back button or a link brings them back. What is typed is
  * here at once, and the address follows: it may take its time.
  */
-function useAddress(usual: Choices) {
+function useAddress(exam: string, usual: Choices) {
   const [search, setSearch] = useSearchParams();
   const [choices, setChoices] = useState(() => read(search, usual));
+  const [named] = useState(() => search.get('exam'));
   const said = useRef(search.toString());
   useEffect(() => {
-    const next = written(choices, usual).toString();
+    const next = addressOf(exam, named, choices, usual);
     if (next === said.current) return;
     said.current = next;
     setSearch(next, { replace: true, preventScrollReset: true });
-  }, [choices, setSearch, usual]);
+  }, [exam, named, choices, setSearch, usual]);
   useEffect(() => {
     const now = search.toString();
     if (now === said.current) return;
@@ -60,7 +73,7 @@ export function useBuild(page: View<'Builder'>) {
     () => new Set(page.topics.flatMap((topic) => [topic.code, ...topic.subtopics.map(({ code }) => code)])),
     [page],
   );
-  const [asked, setAsked] = useAddress(usual);
+  const [asked, setAsked] = useAddress(page.exam, usual);
   const choices = useMemo(() => knownOnly(asked, known), [asked, known]);
   const change = useCallback((part: Partial<Choices>) => setAsked((now) => ({ ...now, ...part })), [setAsked]);
   // Null: the name that the choices make.
@@ -94,6 +107,8 @@ export function useBuild(page: View<'Builder'>) {
       mode: 'untimed',
       spread: 'blueprint',
       minutes: null,
+      secondsEach: null,
+      runningScore: false,
       byTopic: undefined,
     }),
   );
@@ -111,6 +126,10 @@ export function useBuild(page: View<'Builder'>) {
       void queries.invalidateQueries({ queryKey: ['today'] });
       void navigate(atOnce ? `/sit/${sitting}` : `/briefing/${sitting}`);
     },
+  });
+  const keeping = useMutation({
+    mutationFn: (of: typeof body) => ask(api.POST('/api/exams/{exam}/tests', { params: { path }, body: of })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['today'] }),
   });
   const total = totalOf(choices);
   // Until the server has counted what was picked, nobody knows how many that is.
@@ -135,6 +154,10 @@ export function useBuild(page: View<'Builder'>) {
     failed: count.error ?? facets.error,
     facets: facets.data,
     building,
+    /** Builds it to be sat some other time. */
+    keeping,
+    /** Whether these very choices have been kept. */
+    kept: keeping.isSuccess && JSON.stringify(keeping.variables) === JSON.stringify(body),
   };
 }
 

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import type { View } from '../../api/client';
 import { Figure } from '../../ui/Figure';
 import { Table } from '../../ui/Table';
-import { count } from '../../ui/words';
+import { count, percent } from '../../ui/words';
 
 const SURENESS = { sure: 'Sure', leaning: 'Leaning', guess: 'Guess' };
 const LEANING = { over_confident: 'Surer than right', under_confident: 'More right than sure', neither: '' };
@@ -41,7 +41,6 @@ export function Habits({ result }: { result: View<'Result'> }) {
 }
 
 function Levels({ levels }: { levels: View<'SurenessLevel'>[] }) {
-  const percent = (share: number) => `${Math.round(100 * share)} %`;
   return (
     <Table
       caption="Sureness against outcome"
@@ -124,7 +123,7 @@ function TimeAndChanges({ habits, sitting }: { habits: View<'Habits'>; sitting: 
             You ruled options out in {count(habits.ruledOut, 'question')}; the right one was among them in{' '}
             {habits.keyRuledOut}.
             {habits.accuracyNarrowed !== null &&
-              ` Down to two, you were right in ${Math.round(100 * habits.accuracyNarrowed)} % of ${habits.narrowedToTwo}.`}
+              ` Down to two, you were right in ${percent(habits.accuracyNarrowed)} of ${habits.narrowedToTwo}.`}
           </li>
         )}
         {habits.rapidGuesses > 0 && (

@@ -12,7 +12,7 @@ import { Notice } from '../../ui/Notice';
 import { OUTCOMES, OutcomeMark, type OutcomeName } from '../../ui/Outcome';
 import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
-import { count, dayTime, duration, MODES } from '../../ui/words';
+import { count, dayTime, duration, MODES, percent } from '../../ui/words';
 import { Habits } from './Habits';
 
 const STATUS = { above: 'Above the cut', below: 'Below the cut', unsettled: 'Unsettled' };
@@ -212,7 +212,7 @@ function Line({ group, cut, sub }: { group: View<'Group'>; cut: string; sub?: bo
       <td>
         <div className="flex items-center gap-3">
           <Meter share={100 * (group.share ?? 0)} cut={Number(cut)} />
-          <span className="whitespace-nowrap">{group.share === null ? '–' : `${Math.round(100 * group.share)} %`}</span>
+          <span className="whitespace-nowrap">{group.share === null ? '–' : percent(group.share)}</span>
         </div>
       </td>
       <td>{blank || '–'}</td>

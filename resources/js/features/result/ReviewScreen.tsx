@@ -12,6 +12,7 @@ import { Loading } from '../../ui/Loading';
 import { OUTCOMES, OutcomeMark } from '../../ui/Outcome';
 import { Tabs } from '../../ui/Tabs';
 import { useTitle } from '../../ui/useTitle';
+import { StarAndNote } from '../library/StarAndNote';
 import { Explained } from './Explained';
 
 type Item = View<'ReviewItem'>;
@@ -157,7 +158,10 @@ function One({
       ) : page.isError ? (
         <Failure error={page.error} retry={() => void page.refetch()} />
       ) : (
-        <Explained sitting={sitting} explanation={page.data} withUnit />
+        <div className="grid gap-4">
+          <Explained sitting={sitting} explanation={page.data} withUnit />
+          <StarAndNote key={position} sitting={sitting} position={position} />
+        </div>
       )}
     </article>
   );

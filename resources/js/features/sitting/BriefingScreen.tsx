@@ -1,12 +1,13 @@
-import { useQuery } from '@tanstack/react-query';
-import { Navigate, useParams } from 'react-router';
-import { briefing } from '../../api/queries';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { Link, Navigate, useParams } from 'react-router';
+import { api, ask, type View } from '../../api/client';
+import { briefing, queries } from '../../api/queries';
 import { ButtonLink } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
-import { count, duration, MODES } from '../../ui/words';
+import { count, duration, MODES, percent } from '../../ui/words';
 
 const RULES = {
   tutor: [
@@ -19,6 +20,12 @@ const RULES = {
   ],
   untimed: ['There is no clock.', 'Answers and reasons come after you hand in.'],
 };
+
+/** Where each question has its own time. */
+const RULES_IN_TURN = [
+  'Each question has its own time. At its zero, or when you go on, the next one has its turn; there is no going back.',
+  'The clock is the server’s. Answers and reasons come after the last question.',
+];
 
 export function Component() {
   useTitle('Briefing');
@@ -54,6 +61,17 @@ export function Component() {
                 </dd>
               </>
             )}
+            {data.questionMs !== null && (
+              <>
+                <dt>Time</dt>
+                <dd className="font-bold">
+                  {duration(data.questionMs)} a question
+                  {data.extraTime !== '1' && (
+                    <span className="font-normal"> (with your extra time, × {data.extraTime})</span>
+                  )}
+                </dd>
+              </>
+            )}
             {data.msPerMark !== null && (
               <>
                 <dt>Pace</dt>
@@ -62,13 +80,21 @@ export function Component() {
             )}
           </dl>
           <div className="flex flex-wrap gap-3">
-            <ButtonLink weight="main" to={`/sit/${data.id}`}>
-              {data.status === 'open' ? 'Go on' : 'Begin'}
-            </ButtonLink>
+            {data.onPaper ? (
+              <ButtonLink weight="main" to={`/answers/${data.id}`}>
+                Type in my answers
+              </ButtonLink>
+            ) : (
+              <ButtonLink weight="main" to={`/sit/${data.id}`}>
+                {data.status === 'open' ? 'Go on' : 'Begin'}
+              </ButtonLink>
+            )}
             <ButtonLink to="/">Later</ButtonLink>
           </div>
+          <Paper data={data} />
         </div>
         <div className="grid gap-6">
+          {data.reasons.length > 0 && <Reasons reasons={data.reasons} />}
           {data.sections.length > 0 && (
             <Table
               caption="Sections"
@@ -85,14 +111,14 @@ export function Component() {
                 <tr key={section.name}>
                   <th scope="row">{section.name}</th>
                   <td>{section.questions}</td>
-                  <td>{section.marks}</td>
+                  <td>{section.marksEach}</td>
                   <td>{section.penalty ? `costs ${section.penalty} of its marks` : 'costs nothing'}</td>
                 </tr>
               ))}
             </Table>
           )}
           <ul className="grid list-disc gap-1 pl-5">
-            {RULES[data.mode].map((rule) => (
+            {(data.questionMs === null ? RULES[data.mode] : RULES_IN_TURN).map((rule) => (
               <li key={rule}>{rule}</li>
             ))}
             {data.mode === 'timed' && (
@@ -115,4 +141,76 @@ export function Component() {
       </div>
     </div>
   );
+}
+
+/** The same test with pen and paper, for those who want it so. */
+function Paper({ data }: { data: View<'Briefing'> }) {
+  const choosing = useMutation({
+    mutationFn: () => ask(api.POST('/api/sittings/{sitting}/on-paper', { params: { path: { sitting: data.id } } })),
+    onSuccess: () => queries.invalidateQueries(),
+  });
+  const link = 'min-h-11 pointer-fine:min-h-9 cursor-pointer text-primary underline underline-offset-4';
+  return (
+    <div className="grid gap-1">
+      {choosing.isError && <Failure error={choosing.error} />}
+      <p className="flex flex-wrap gap-x-4">
+        <Link to={`/print/${data.id}`} className={link}>
+          Print it
+        </Link>
+        {!data.onPaper && data.status === 'not_started' && (
+          <button type="button" className={link} disabled={choosing.isPending} onClick={() => choosing.mutate()}>
+            Sit it on paper
+          </button>
+        )}
+      </p>
+      {data.onPaper && (
+        <p className="text-base-content/75">
+          You sit it on paper: booklet, answer sheet and key can be printed, and it counts as untimed.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** Why each topic is in a test of weak spots. */
+function Reasons({ reasons }: { reasons: View<'Briefing'>['reasons'] }) {
+  const known = reasons.some(({ stake }) => stake !== null);
+  return (
+    <section aria-labelledby="reasons" className="grid gap-2">
+      <h2 id="reasons" className="font-bold">
+        Why these
+      </h2>
+      {!known && (
+        <p>You have not answered enough yet to tell where you are weak, so the topics have the weights of the exam.</p>
+      )}
+      <ul>
+        {reasons.map((reason) => (
+          <li key={reason.topic} className="border-t border-base-300 py-1">
+            <strong>
+              {reason.topic}: {reason.questions}
+            </strong>{' '}
+            {sorts(reason)}
+            {reason.stake !== null && (
+              <span className="text-base-content/75">
+                {reason.stake >= 0.05
+                  ? `, for it costs ${reason.stake.toFixed(1)} points`
+                  : ', so that it is not forgotten'}
+                {reason.mastery !== null && ` (about ${percent(reason.mastery)} mastered)`}
+              </span>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function sorts({ overdue, fresh, again }: View<'Briefing'>['reasons'][number]): string {
+  return [
+    overdue > 0 && `${overdue} due or an open gap`,
+    fresh > 0 && `${fresh} new to you`,
+    again > 0 && `${again} seen long ago`,
+  ]
+    .filter(Boolean)
+    .join(', ');
 }

@@ -6,6 +6,8 @@ import type { QuestionState } from './sittingStore';
 /** The screen before handing in: what is left, and a way to each of it. */
 export function HandInCheck(props: {
   questions: readonly QuestionState[];
+  /** Those that have had their turn are closed, and nobody can go to them. */
+  inTurn: boolean;
   busy: boolean;
   waiting: boolean;
   onGo: (position: number) => void;
@@ -23,10 +25,12 @@ export function HandInCheck(props: {
       </p>
       {blank.length === 0 ? (
         <Notice tone="good">Nothing is left blank.</Notice>
+      ) : props.inTurn ? (
+        <p>{count(blank.length, 'question')} left blank. Those that have had their turn are closed.</p>
       ) : (
         <Jumps title={`${count(blank.length, 'question')} left blank`} questions={blank} onGo={props.onGo} />
       )}
-      {flagged.length > 0 && (
+      {flagged.length > 0 && !props.inTurn && (
         <Jumps title={`${count(flagged.length, 'question')} flagged`} questions={flagged} onGo={props.onGo} />
       )}
       {props.waiting && (

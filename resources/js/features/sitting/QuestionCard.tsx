@@ -16,10 +16,12 @@ export function QuestionCard({
   question,
   state,
   store,
+  asksSureness,
 }: {
   question: View<'Question'>;
   state: QuestionState;
   store: SittingStore;
+  asksSureness: boolean;
 }) {
   const id = useId();
   const { position, stem, body } = question;
@@ -51,24 +53,29 @@ export function QuestionCard({
         onStrike={(struck) => store.strike(position, struck)}
       />
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-        <fieldset
-          disabled={state.locked || !response}
-          className="flex flex-wrap items-center gap-x-1 disabled:opacity-60"
-        >
-          <legend className="float-left mr-3 pt-1.5">How sure?</legend>
-          {SURENESS.map(([value, label]) => (
-            <label key={value} className="flex min-h-11 cursor-pointer items-center gap-1.5 px-2">
-              <input
-                type="radio"
-                name={`${id}-sure`}
-                className="radio radio-sm border-base-content/70"
-                checked={state.sureness === value}
-                onChange={() => store.beSure(position, value)}
-              />
-              {label}
-            </label>
-          ))}
-        </fieldset>
+        {asksSureness && (
+          <fieldset
+            disabled={state.locked || !response}
+            aria-labelledby={`${id}-how-sure`}
+            className="flex flex-wrap items-center gap-x-1 disabled:opacity-60"
+          >
+            <span id={`${id}-how-sure`} className="mr-2">
+              How sure?
+            </span>
+            {SURENESS.map(([value, label]) => (
+              <label key={value} className="flex min-h-11 cursor-pointer items-center gap-1.5 px-2">
+                <input
+                  type="radio"
+                  name={`${id}-sure`}
+                  className="radio radio-sm border-base-content/70"
+                  checked={state.sureness === value}
+                  onChange={() => store.beSure(position, value)}
+                />
+                {label}
+              </label>
+            ))}
+          </fieldset>
+        )}
         {body.kind === 'single' && response && !state.locked && (
           <button
             type="button"

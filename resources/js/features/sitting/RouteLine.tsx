@@ -1,7 +1,12 @@
 import clsx from 'clsx';
 import { memo, useEffect, useRef } from 'react';
 import { OUTCOMES, OutcomeMark } from '../../ui/Outcome';
+import { isAmong, type Only } from './following';
 import type { QuestionState } from './sittingStore';
+
+/** So many have room side by side on a wide screen without small targets; more are folded, as far as that helps. */
+const IN_A_ROW = 44;
+const MOST_ROWS = 3;
 
 /**
  * The strip that shows every question of a sitting and its state. Like a path on a map: a line with a mark for each
@@ -10,13 +15,21 @@ import type { QuestionState } from './sittingStore';
 export function RouteLine({
   questions,
   current,
+  inTurn,
+  only,
   onGo,
 }: {
   questions: readonly QuestionState[];
   current: number;
+  /** One after the other: nobody jumps. */
+  inTurn: boolean;
+  /** The others are dimmed. */
+  only: Only;
   onGo: (position: number) => void;
 }) {
   const strip = useRef<HTMLOListElement>(null);
+  const rows = Math.ceil(questions.length / IN_A_ROW);
+  const folded = rows > 1 && rows <= MOST_ROWS;
   useEffect(() => {
     const line = strip.current;
     const mark = line?.children[current];
@@ -35,9 +48,21 @@ export function RouteLine({
   }, [current]);
   return (
     <nav aria-label="Route line" className="relative">
-      <ol ref={strip} className="relative flex overflow-x-auto py-1">
+      <ol
+        ref={strip}
+        className={clsx('relative flex overflow-x-auto py-1', rows <= MOST_ROWS && 'lg:grid lg:overflow-visible')}
+        style={{ gridTemplateColumns: `repeat(${Math.ceil(questions.length / rows)}, minmax(0, 1fr))` }}
+      >
         {questions.map((question) => (
-          <Stop key={question.position} question={question} here={question.position === current} onGo={onGo} />
+          <Stop
+            key={question.position}
+            question={question}
+            here={question.position === current}
+            low={folded}
+            dim={!isAmong(only, question)}
+            off={inTurn && question.position !== current}
+            onGo={onGo}
+          />
         ))}
       </ol>
     </nav>
@@ -48,24 +73,37 @@ export function RouteLine({
 const Stop = memo(function Stop({
   question,
   here,
+  low,
+  dim,
+  off,
   onGo,
 }: {
   question: QuestionState;
   here: boolean;
+  /** One of several rows, on a wide screen. */
+  low: boolean;
+  dim: boolean;
+  off: boolean;
   onGo: (position: number) => void;
 }) {
   return (
     <li className="relative shrink-0 grow basis-9 [contain-intrinsic-size:2.25rem_3.5rem] [content-visibility:auto]">
-      <span aria-hidden="true" className="absolute inset-x-0 top-[1.8rem] border-t-2 border-base-content/30" />
+      <span
+        aria-hidden="true"
+        className={clsx('absolute inset-x-0 top-[1.8rem] border-t-2 border-base-content/30', low && 'lg:top-[0.65rem]')}
+      />
       <button
         type="button"
         aria-current={here ? 'step' : undefined}
         aria-label={`Question ${question.position + 1}: ${words(question)}`}
         title={words(question)}
+        disabled={off}
         onClick={() => onGo(question.position)}
         className={clsx(
-          'relative grid h-14 w-full min-w-9 cursor-pointer justify-items-center rounded-field pt-0.5',
-          here ? 'bg-base-content/10 font-bold' : 'hover:bg-base-200',
+          'relative grid h-14 w-full min-w-9 justify-items-center rounded-field pt-0.5 lg:min-w-6',
+          low && 'lg:h-11',
+          !off && 'cursor-pointer',
+          here ? 'bg-base-content/10 font-bold' : !off && 'hover:bg-base-200',
         )}
       >
         <svg
@@ -73,11 +111,17 @@ const Stop = memo(function Stop({
           width="12"
           height="12"
           aria-hidden="true"
-          className={question.flagged ? 'text-secondary' : 'invisible'}
+          className={clsx(
+            question.flagged ? 'text-secondary' : 'invisible',
+            low && 'lg:absolute lg:top-0.5 lg:left-[calc(50%+0.4rem)]',
+          )}
         >
           <path d="M2 12V0l9 3.500-9 3.500" fill="currentColor" stroke="currentColor" strokeWidth="1.500" />
         </svg>
-        <Mark question={question} />
+        {/* Only the mark: a number must stay legible. */}
+        <span className={clsx(dim && !here && 'opacity-35')}>
+          <Mark question={question} />
+        </span>
         <span className="text-sm leading-none">{question.position + 1}</span>
       </button>
     </li>

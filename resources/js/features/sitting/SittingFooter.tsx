@@ -6,6 +6,11 @@ import type { QuestionState } from './sittingStore';
 export function SittingFooter(props: {
   state: QuestionState;
   last: boolean;
+  /** Where going on and back lead; null: nowhere. */
+  on: number | null;
+  back: number | null;
+  /** One after the other: there is no going back. */
+  inTurn: boolean;
   tutor: boolean;
   onGo: (position: number) => void;
   onFlag: (on: boolean) => void;
@@ -16,8 +21,11 @@ export function SittingFooter(props: {
   const unchecked = props.tutor && !state.checked;
   return (
     <footer className="sticky bottom-0 border-t border-base-300 bg-base-100 px-4 py-2.5 sm:px-6">
-      <div className="mx-auto flex max-w-5xl items-center gap-2 sm:gap-3">
-        <Button onClick={() => props.onGo(state.position - 1)} disabled={state.position === 0}>
+      <div className="mx-auto flex max-w-7xl items-center gap-2 sm:gap-3">
+        <Button
+          onClick={() => props.back !== null && props.onGo(props.back)}
+          disabled={props.back === null || props.inTurn}
+        >
           <ChevronLeft aria-hidden="true" className="size-4.5 sm:hidden" />
           <span className="max-sm:sr-only">Back</span>
         </Button>
@@ -29,13 +37,14 @@ export function SittingFooter(props: {
           )}
           <span className="max-sm:sr-only">{state.flagged ? 'Unflag' : 'Flag'}</span>
         </Button>
-        <span className="flex-1" />
+        {/* Far from going on, so that nobody hands in by a slip. */}
         {(!last || unchecked) && (
           // On a phone there is room for four; handing in is offered again once this question is checked.
           <Button weight="quiet" className={unchecked && !last ? 'max-sm:hidden' : ''} onClick={props.onHandIn}>
             Hand in
           </Button>
         )}
+        <span className="flex-1" />
         {unchecked ? (
           <Button weight="main" disabled={!state.response} onClick={props.onCheck}>
             Check
@@ -46,7 +55,11 @@ export function SittingFooter(props: {
           </Button>
         ) : null}
         {!last && (
-          <Button weight={unchecked ? 'plain' : 'main'} onClick={() => props.onGo(state.position + 1)}>
+          <Button
+            weight={unchecked ? 'plain' : 'main'}
+            disabled={props.on === null}
+            onClick={() => props.on !== null && props.onGo(props.on)}
+          >
             Next
           </Button>
         )}

@@ -1,11 +1,14 @@
-import { Coffee, Pause } from 'lucide-react';
-import { useEffect, useRef, type ReactNode } from 'react';
+import clsx from 'clsx';
+import { Coffee, Pause, Timer, TimerOff } from 'lucide-react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { clock } from '../../ui/words';
 import { LookMenu } from '../account/LookMenu';
 import { KeysButton } from './KeysButton';
+import { ahead, paceWords, spoken } from './pace';
+import { Saved } from './Saved';
 import type { Shortcuts } from './shortcuts';
-import type { Link as SittingLink, SittingStore, Snapshot } from './sittingStore';
+import type { SittingStore, Snapshot } from './sittingStore';
 import { TablesButton } from './TablesButton';
 import { useRemaining } from './useSitting';
 
@@ -26,9 +29,32 @@ export function SittingHeader(props: {
         Today
       </Link>
       <p className="hidden min-w-0 flex-1 truncate md:block">{briefing.title}</p>
+      {now.score && now.score.questions > 0 && (
+        <p className="whitespace-nowrap">
+          {now.score.marks} of {now.score.possible}
+          <span className="max-sm:sr-only"> marks so far</span>
+        </p>
+      )}
       <Saved link={now.link} />
       <span className="flex-1 md:hidden" />
-      {briefing.mode === 'timed' && <Countdown store={store} onZero={props.onZero} paused={now.status === 'paused'} />}
+      {briefing.mode === 'timed' && (
+        <Countdown
+          store={store}
+          onZero={props.onZero}
+          paused={now.status === 'paused'}
+          // Where each question has its time, each has its zero.
+          bell={now.questionMs === null ? 0 : now.current}
+          of={now.questionMs === null ? 'left' : 'left for this question'}
+          pace={(remaining) =>
+            ahead(
+              briefing,
+              now.sitting?.questions ?? [],
+              (i) => now.questions[i]?.response != null || now.questions[i]?.locked === true,
+              remaining,
+            )
+          }
+        />
+      )}
       {briefing.pausable && (
         <Tool label="Pause" off={!active} onUse={() => void store.pause()}>
           <Pause aria-hidden="true" className="size-4.5" />
@@ -59,43 +85,73 @@ function Tool(props: { label: string; off: boolean; onUse: () => void; children:
   );
 }
 
-function Countdown({ store, onZero, paused }: { store: SittingStore; onZero: () => void; paused: boolean }) {
+const HIDDEN = 'uplandia.clock.hidden';
+
+function Countdown(props: {
+  store: SittingStore;
+  onZero: () => void;
+  paused: boolean;
+  /** It rings once for each of these. */
+  bell: number;
+  of: string;
+  pace: (remaining: number) => number | null;
+}) {
+  const { store, onZero, paused, bell } = props;
   const left = useRemaining(store);
-  const rung = useRef(false);
+  const rung = useRef(-1);
+  const before = useRef<number | null>(null);
+  const [said, setSaid] = useState('');
+  const [hidden, setHidden] = useState(() => localStorage.getItem(HIDDEN) === '1');
   useEffect(() => {
-    if (left !== null && left <= 0 && !paused && !rung.current) {
-      rung.current = true;
+    // What is left may be of the bell before: the store knows.
+    if (left !== null && left <= 0 && !paused && rung.current < bell && store.remaining() === 0) {
+      rung.current = bell;
       onZero();
     }
-  }, [left, onZero, paused]);
+    if (left !== null) {
+      const words = spoken(before.current ?? left, left);
+      if (words) setSaid(words);
+      before.current = left;
+    }
+  }, [left, onZero, paused, bell, store]);
   if (left === null) return null;
+  const hide = () => {
+    localStorage.setItem(HIDDEN, hidden ? '0' : '1');
+    setHidden(!hidden);
+  };
+  const pace = props.pace(left);
   return (
-    <p role="timer" aria-label="Time left" className="font-mono text-lg font-bold">
-      {clock(left)}
-      <span className="sr-only"> left</span>
-    </p>
-  );
-}
-
-function Saved({ link }: { link: SittingLink }) {
-  const words =
-    link.kind === 'away'
-      ? link.waiting === 0
-        ? 'No connection: trying again'
-        : link.kept
-          ? `No connection: ${link.waiting} kept on this device`
-          : `No connection: ${link.waiting} not saved, keep this page open`
-      : link.kind === 'saving'
-        ? 'Saving…'
-        : link.kind === 'full'
-          ? 'Full: hand it in'
-          : 'All saved';
-  return (
-    <p
-      role="status"
-      className={link.kind === 'away' || link.kind === 'full' ? 'font-bold text-warning' : 'text-base-content/75'}
-    >
-      {words}
-    </p>
+    <>
+      <span role="status" className="sr-only">
+        {said}
+      </span>
+      {pace !== null && !hidden && (
+        <span
+          className={clsx('whitespace-nowrap max-md:hidden', pace <= -60_000 ? 'text-warning' : 'text-base-content/75')}
+        >
+          {paceWords(pace)}
+        </span>
+      )}
+      {!hidden && (
+        <p role="timer" aria-label="Time left" className="font-mono text-lg font-bold">
+          {clock(left)}
+          <span className="sr-only"> {props.of}</span>
+        </p>
+      )}
+      <button
+        type="button"
+        aria-pressed={hidden}
+        aria-label={hidden ? 'Show the clock' : 'Hide the clock'}
+        title={hidden ? 'Show the clock' : 'Hide the clock'}
+        className="flex min-h-11 min-w-9 cursor-pointer items-center justify-center"
+        onClick={hide}
+      >
+        {hidden ? (
+          <Timer aria-hidden="true" className="size-4.5" />
+        ) : (
+          <TimerOff aria-hidden="true" className="size-4.5" />
+        )}
+      </button>
+    </>
   );
 }

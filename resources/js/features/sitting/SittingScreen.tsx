@@ -1,15 +1,18 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
-import { Navigate, useParams } from 'react-router';
-import { explanation, queries, session } from '../../api/queries';
+import { useParams } from 'react-router';
+import { explanation, session } from '../../api/queries';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { readAhead } from '../../ui/Markdown';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
+import { StarAndNote } from '../library/StarAndNote';
 import { textsOf } from '../question/texts';
 import { UnitPanel } from '../question/UnitPanel';
+import { following, ONLY, type Only } from './following';
+import { HandedIn } from './HandedIn';
 import { HandInCheck } from './HandInCheck';
 import { BreakCheck, NotHere, OnBreak, Paused, Pausing, TimeUp } from './Interruptions';
 import { QuestionCard } from './QuestionCard';
@@ -17,7 +20,7 @@ import { RouteLine } from './RouteLine';
 import { readShortcuts } from './shortcuts';
 import { SittingFooter } from './SittingFooter';
 import { SittingHeader } from './SittingHeader';
-import type { Late, SittingStore, Snapshot } from './sittingStore';
+import type { SittingStore, Snapshot } from './sittingStore';
 import { useShortcuts } from './useShortcuts';
 import { useSitting, useSnapshot } from './useSitting';
 
@@ -38,15 +41,6 @@ function Sitting({ id, user }: { id: string; user: string }) {
   return <Open id={id} store={store} now={now} sitting={now.sitting} />;
 }
 
-/** On to the result, past whatever was known of today before. */
-function HandedIn({ id, late }: { id: string; late: Late }) {
-  const [fresh, setFresh] = useState(false);
-  useEffect(() => {
-    void queries.invalidateQueries().then(() => setFresh(true));
-  }, []);
-  return fresh ? <Navigate to={`/result/${id}`} state={{ late }} replace /> : <Loading what="Marking your test" />;
-}
-
 const Explained = lazy(async () => ({ default: (await import('../result/Explained')).Explained }));
 
 /** What one looks at: the questions, or a last check before handing in or taking a break. */
@@ -65,6 +59,7 @@ function Open({
 }) {
   const [face, setFace] = useState<Face>('questions');
   const [handing, setHanding] = useState(false);
+  const [only, setOnly] = useState<Only>('all');
   const [timeUp, setTimeUp] = useState(false);
   const [shortcuts, setShortcuts] = useState(readShortcuts);
   const heading = useRef<HTMLHeadingElement>(null);
@@ -97,7 +92,8 @@ function Open({
     shortcuts,
     store,
     state,
-    count: questions.length,
+    on: following(questions, current, only, 1),
+    back: following(questions, current, only, -1),
     options: question?.body.kind === 'single' ? question.body.options.map((option) => option.id) : [],
     go,
     off: !asking,
@@ -111,24 +107,25 @@ function Open({
         Skip to the question
       </a>
       <header className="sticky top-0 z-10 border-b border-base-300 bg-base-100 px-4 pt-2 sm:px-6">
-        <div className="mx-auto max-w-5xl">
+        <div className="mx-auto max-w-7xl">
           <SittingHeader
             store={store}
             now={now}
             briefing={sitting.briefing}
             onZero={() => {
-              setTimeUp(true);
-              void store.timeUp();
+              if (store.timeUp()) setTimeUp(true);
+              // What was in front of one was of the question before.
+              else setFace('questions');
             }}
             onBreak={() => setFace('taking a break')}
             onShortcuts={setShortcuts}
           />
-          <RouteLine questions={questions} current={current} onGo={go} />
+          <RouteLine questions={questions} current={current} inTurn={now.questionMs !== null} only={only} onGo={go} />
         </div>
       </header>
 
       <main className="w-full flex-1 px-4 py-6 sm:px-6">
-        <div className={clsx('mx-auto', unit && asking ? 'max-w-7xl' : 'max-w-5xl')}>
+        <div className="mx-auto max-w-7xl">
           {now.refused && (
             <div className="mb-4">
               <Notice tone="warn">Your last answer does not count: {now.refused}</Notice>
@@ -158,6 +155,7 @@ function Open({
           ) : face === 'handing in' ? (
             <HandInCheck
               questions={questions}
+              inTurn={now.questionMs !== null}
               busy={handing}
               waiting={away}
               onGo={go}
@@ -166,24 +164,58 @@ function Open({
             />
           ) : (
             <article
-              className={clsx('grid gap-x-8 gap-y-4', unit && 'lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]')}
+              className={clsx(
+                'grid gap-x-8 gap-y-4',
+                unit ? 'lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]' : 'lg:grid-cols-[minmax(0,1fr)_19rem]',
+              )}
               aria-labelledby="question"
             >
-              <h1
-                id="question"
-                ref={heading}
-                tabIndex={-1}
-                className="col-span-full scroll-mt-40 text-base-content/75 outline-none"
-              >
-                Question {current + 1} of {questions.length}
-                {marks !== '1' && `, ${marks} marks`}
-                {penalty && `, a wrong answer costs ${penalty} of ${marks === '1' ? 'a mark' : 'them'}`}
-              </h1>
+              <div className="col-span-full flex flex-wrap items-center justify-between gap-x-4">
+                <h1
+                  id="question"
+                  ref={heading}
+                  tabIndex={-1}
+                  className="scroll-mt-40 text-base-content/75 outline-none"
+                >
+                  Question {current + 1} of {questions.length}
+                  {marks !== '1' && `, ${marks} marks`}
+                  {penalty && `, a wrong answer costs ${penalty} of ${marks === '1' ? 'a mark' : 'them'}`}
+                  {sitting.topics[current] && ` · ${sitting.topics[current]}`}
+                </h1>
+                {now.questionMs === null && (
+                  <select
+                    aria-label="What going on leads to"
+                    value={only}
+                    onChange={(event) => setOnly(event.target.value as Only)}
+                    className="select min-h-11 w-auto border-base-content/50 text-sm pointer-fine:h-9 pointer-fine:min-h-9"
+                  >
+                    {Object.entries(ONLY).map(([value, words]) => (
+                      <option key={value} value={value}>
+                        {words}
+                      </option>
+                    ))}
+                  </select>
+                )}
+              </div>
               {unit && <UnitPanel key={unit.id} unit={unit} position={current} />}
-              {state.checked && state.outcome ? (
-                <Answered sitting={id} position={current} />
-              ) : (
-                <QuestionCard key={current} question={question} state={state} store={store} />
+              <div className="grid content-start gap-5">
+                {state.checked && state.outcome ? (
+                  <Answered sitting={id} position={current} />
+                ) : (
+                  <QuestionCard
+                    key={current}
+                    question={question}
+                    state={state}
+                    store={store}
+                    asksSureness={sitting.briefing.asksSureness}
+                  />
+                )}
+                {unit && <StarAndNote key={`kept-${current}`} sitting={id} position={current} />}
+              </div>
+              {!unit && (
+                <aside aria-label="Star and note" className="self-start lg:border-l lg:border-base-300 lg:pl-6">
+                  <StarAndNote key={`kept-${current}`} sitting={id} position={current} />
+                </aside>
               )}
             </article>
           )}
@@ -194,6 +226,9 @@ function Open({
         <SittingFooter
           state={state}
           last={current === questions.length - 1}
+          on={following(questions, current, only, 1)}
+          back={following(questions, current, only, -1)}
+          inTurn={now.questionMs !== null}
           tutor={tutor}
           onGo={go}
           onFlag={(on) => store.flag(current, on)}

@@ -80,7 +80,8 @@ export class SittingStore {
     const sitting = await this.post.open(this.tab, take);
     if (!sitting) return;
     const { state } = sitting;
-    this.change({ sitting, current: state.current ?? this.snapshot.current });
+    const { questionMs } = sitting.briefing;
+    this.change({ sitting, questionMs, current: state.current ?? this.snapshot.current });
     this.seq = Math.max(state.lastSeq, ...this.queue.all.map(({ seq }) => seq));
     this.hear(state);
     if (state.status === 'handed_in') return void this.post.handIn(true);
@@ -89,8 +90,10 @@ export class SittingStore {
   }
 
   show(position: number): void {
-    if (!this.snapshot.questions[position]) return;
-    this.change({ current: position });
+    const { questions, current, questionMs } = this.snapshot;
+    if (!questions[position] || (questionMs !== null && position !== current && position !== current + 1)) return;
+    // With a time for each question, the event itself moves on.
+    if (questionMs === null) this.change({ current: position });
     this.act('shown', position);
   }
 
@@ -143,9 +146,15 @@ export class SittingStore {
     await this.goOn('break_ended');
   }
 
-  /** Time is up: hands in, and keeps trying until it is done. */
-  timeUp(): Promise<boolean> {
-    return this.handIn(true);
+  /** Time is up. True when that is the end: it hands in and keeps trying until it is done. Else the next has its turn. */
+  timeUp(): boolean {
+    const { questionMs, current, questions } = this.snapshot;
+    if (questionMs !== null && current < questions.length - 1) {
+      this.show(current + 1);
+      return false;
+    }
+    void this.handIn(true);
+    return true;
   }
 
   /** Hands in for good, with what had not been sent yet. True when it is done. */

@@ -7,12 +7,14 @@ export function useShortcuts(on: {
   shortcuts: Shortcuts;
   store: SittingStore;
   state: QuestionState | undefined;
-  count: number;
+  /** Where going on and back lead; null: nowhere. */
+  on: number | null;
+  back: number | null;
   options: string[];
   go: (position: number) => void;
   off: boolean;
 }): void {
-  const { shortcuts, store, state, count, options, go, off } = on;
+  const { shortcuts, store, state, options, go, off } = on;
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const typing =
@@ -20,8 +22,8 @@ export function useShortcuts(on: {
         event.target.closest('input:not([type=radio]), textarea, select, dialog');
       if (off || !state || typing || event.ctrlKey || event.metaKey || event.altKey) return;
       const does = meaning(shortcuts, event.key);
-      if (does === 'back' && state.position > 0) go(state.position - 1);
-      else if (does === 'on' && state.position < count - 1) go(state.position + 1);
+      if (does === 'back' && on.back !== null) go(on.back);
+      else if (does === 'on' && on.on !== null) go(on.on);
       else if (does === 'flag') store.flag(state.position, !state.flagged);
       else if (typeof does === 'number') {
         const option = options[does - 1];

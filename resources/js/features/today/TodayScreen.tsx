@@ -12,6 +12,7 @@ import { Loading } from '../../ui/Loading';
 import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { count, dayTime, MODES } from '../../ui/words';
+import { QuickStarts } from './QuickStarts';
 import { useExam } from './useExam';
 
 export function Component() {
@@ -53,6 +54,7 @@ function Today({ exam, onExam }: { exam: string; onExam: (slug: string) => void 
       </div>
 
       <NextStep begun={open.find((line) => line.begun)} counts={counts} again={again} />
+      <QuickStarts exam={exam} quick={page.data.quick} />
 
       <div className="grid items-start gap-8 lg:grid-cols-[3fr_2fr]">
         <section aria-labelledby="past">
@@ -113,7 +115,6 @@ function NextStep({
         <ButtonLink weight="main" to="/build">
           Build a test
         </ButtonLink>
-        {again > 0 && <ButtonLink to="/build?pools=missed,partly,left_blank">Only what went wrong</ButtonLink>}
       </div>
     </section>
   );

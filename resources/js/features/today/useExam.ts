@@ -4,12 +4,17 @@ import { exams } from '../../api/queries';
 
 const KEY = 'uplandia.exam';
 
-/** The exam that is being studied for: the one last chosen on this device, else the first. */
-export function useExam() {
+/**
+ * The exam that is being studied for: the one last chosen on this device, else the first.
+ *
+ * @param asked that of an address, which stands above both
+ */
+export function useExam(asked?: string | null) {
   const all = useQuery(exams);
   const [chosen, setChosen] = useState(() => localStorage.getItem(KEY));
   const known = all.data?.exams ?? [];
-  const exam = known.find(({ slug }) => slug === chosen)?.slug ?? known[0]?.slug;
+  const one = (slug: string | null | undefined) => known.find((exam) => exam.slug === slug)?.slug;
+  const exam = one(asked) ?? one(chosen) ?? known[0]?.slug;
   return {
     exam,
     exams: known,

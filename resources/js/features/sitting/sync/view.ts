@@ -16,6 +16,9 @@ export interface SittingView {
   remainingMs: number | null;
   breaksLeft: number;
   asked: Asked;
+  score: View<'SittingState'>['score'];
+  /** Time for each question, in milliseconds; then they come one after the other. Null: it has none. */
+  questionMs: number | null;
 }
 
 export const NOTHING_YET: SittingView = {
@@ -26,21 +29,26 @@ export const NOTHING_YET: SittingView = {
   remainingMs: null,
   breaksLeft: 0,
   asked: null,
+  score: null,
+  questionMs: null,
 };
 
 /** Takes the server's word for what it knows. */
 export function heard(view: SittingView, state: View<'SittingState'>): SittingView {
   const questions = [...view.questions];
   for (const question of state.questions) questions[question.position] = question;
-  return {
+  return inTurn({
     ...view,
     questions,
+    // Where each question has its time, whose turn it is is the server's to say.
+    current: view.questionMs === null ? view.current : (state.current ?? view.current),
+    score: state.score,
     status: state.status,
     deadline: state.deadline,
     remainingMs: state.remainingMs,
     breaksLeft: state.breaksLeft,
     asked: null,
-  };
+  });
 }
 
 /** Lays an event over what the server said, until the server says it too. */
@@ -60,6 +68,17 @@ export function laid(view: SittingView, event: SittingEvent): SittingView {
   if (!known) return view;
   const questions = [...view.questions];
   questions[known.position] = { ...known, ...overlay(event) };
+  if (event.kind === 'shown' && view.questionMs !== null && known.position === view.current + 1)
+    // A clock of its own runs until the server has said by its own.
+    return inTurn({ ...view, questions, current: known.position, deadline: (event.madeAt ?? 0) + view.questionMs });
+  return { ...view, questions };
+}
+
+/** Where each question has its time, only the one whose turn it is can be answered. */
+function inTurn(view: SittingView): SittingView {
+  if (view.questionMs === null) return view;
+  const locked = ({ position }: QuestionState) => position !== view.current;
+  const questions = view.questions.map((one) => (one.locked === locked(one) ? one : { ...one, locked: locked(one) }));
   return { ...view, questions };
 }
 

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Http\Form;
+use OpenApi\Attributes as OA;
+
+#[
+    OA\Schema(
+        schema: 'Note',
+        required: ['note'],
+        properties: [new OA\Property(property: 'note', type: 'string', description: 'Empty: there is to be none.')],
+    ),
+]
+final class NoteRequest extends Form
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return ['note' => ['present', 'nullable', 'string', 'max:2000']];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['note.max' => 'A note can have up to 2,000 letters.'];
+    }
+}

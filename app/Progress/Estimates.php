@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Progress;
+
+use App\Account\User;
+use App\Clock\Moment;
+use App\Question\Exam;
+use App\Question\Syllabus;
+use App\Question\SyllabusTopic;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+use Uplandia\Core\Progress\AbilityEstimator;
+use Uplandia\Core\Progress\EvidenceGate;
+use Uplandia\Core\Progress\Item;
+use Uplandia\Core\Progress\Mastery;
+use Uplandia\Core\Progress\Prior;
+use Uplandia\Core\Progress\Response;
+
+/** Estimates where candidates stand, from their answers and the difficulties of the bank. */
+final readonly class Estimates
+{
+    public function __construct(private Looks $looks, private ClockInterface $clock)
+    {
+    }
+
+    public function of(Exam $exam, User $user, Syllabus $syllabus): Estimate
+    {
+        $topics = $syllabus->tops();
+        $places = array_flip(array_column($topics, 'id'));
+        $responses = $this->looks->of(
+            exam: $exam,
+            user: $user,
+            syllabus: $syllabus,
+            places: $places,
+            now: Moment::now($this->clock),
+        );
+        $estimator = new AbilityEstimator(new Prior(deviation: $exam->cohort_deviation ?? 1.0));
+        $ability = $estimator->estimate($responses, count($topics));
+        $counts = array_replace(
+            array_fill(0, count($topics), 0),
+            array_count_values(array_map(fn (Response $response): int => $response->topic, $responses)),
+        );
+        $bank = $this->bank($exam, $syllabus);
+
+        return new Estimate(
+            topics: $topics,
+            responses: array_values($counts),
+            ability: $ability,
+            mastery: array_map(
+                fn (int $place, SyllabusTopic $topic): ?Mastery => isset($bank[$topic->id])
+                    ? Mastery::of($ability, $place, $bank[$topic->id])
+                    : null,
+                array_keys($topics),
+                $topics,
+            ),
+            gate: EvidenceGate::of(
+                array_values($counts),
+                array_map(fn (SyllabusTopic $topic): float => (float) $topic->weight, $topics),
+            ),
+        );
+    }
+
+    /** @return array<int, list<Item>> by topic at the top */
+    private function bank(Exam $exam, Syllabus $syllabus): array
+    {
+        $rows = DB::table('topic_difficulties')
+            ->join('topics', 'topics.id', '=', 'topic_difficulties.topic_id')
+            ->where('topics.exam_id', $exam->id)
+            ->get(['topic_id', 'b', 'luck', 'topic_difficulties.questions']);
+        $bank = [];
+        foreach ($rows as $row) {
+            $bank[$syllabus->topOf((int) $row->topic_id)->id][] = new Item(
+                b: (float) $row->b,
+                c: (float) $row->luck,
+                n: (int) $row->questions,
+            );
+        }
+
+        return $bank;
+    }
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sitting;
+
+use App\Account\User;
+use App\Assembly\Bank;
+use App\Assembly\HoldsBack;
+use App\Assembly\Rehearsals;
+use App\Assembly\SavedRecipe;
+use App\Assembly\TestBuilder;
+use App\Http\Refusal;
+use App\Question\Exam;
+use App\Question\Syllabus;
+use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Assembly\Recipe;
+use Uplandia\Core\Marking\Outcome;
+
+/** Sits something once more: the same questions, fresh ones by the same recipe, or only those that went wrong. */
+final readonly class Again
+{
+    public function __construct(
+        private TestBuilder $builder,
+        private Rehearsals $rehearsals,
+        private Bank $bank,
+        private HoldsBack $running,
+    ) {
+    }
+
+    /** @throws Refusal when it cannot be sat that way */
+    public function sit(Sitting $sitting, HowAgain $how): Sitting
+    {
+        $sitting->loadMissing('test.exam', 'user');
+
+        return match ($how) {
+            HowAgain::Same => $this->same($sitting),
+            HowAgain::Fresh => $this->fresh($sitting),
+            HowAgain::Missed => $this->missed($sitting),
+        };
+    }
+
+    /** @throws Refusal when the recipe cannot be met any more */
+    public function byRecipe(SavedRecipe $kept, User $user): Sitting
+    {
+        $exam = Exam::query()->findOrFail($kept->exam_id);
+
+        return DB::transaction(
+            fn (): Sitting => Sitting::ready(
+                $this->builder->build(exam: $exam, user: $user, recipe: $kept->recipe(), name: $kept->name),
+                $user,
+            ),
+        );
+    }
+
+    /** @throws Refusal */
+    private function same(Sitting $sitting): Sitting
+    {
+        if ($sitting->test->series_test_id !== null) {
+            throw Refusal::conflict(
+                'of_series',
+                'Attempts at the tests of a series are counted. Begin the next one from its series.',
+            );
+        }
+        $again = Sitting::ready($sitting->test, $sitting->user);
+        $again->update(['name' => mb_substr($sitting->name, 0, 108).', again']);
+
+        return $again;
+    }
+
+    /** @throws Refusal */
+    private function fresh(Sitting $sitting): Sitting
+    {
+        $test = $sitting->test;
+        if ($test->of_exam && $test->paper_id === null) {
+            return Sitting::ready(
+                $this->rehearsals->build(exam: $test->exam, user: $sitting->user, section: $test->section),
+                $sitting->user,
+            );
+        }
+        $kept =
+            SavedRecipe::query()->where('user_id', $sitting->user_id)->find($test->recipe_id) ??
+            throw Refusal::conflict('no_recipe', 'This test was not made by a recipe of yours.');
+
+        return $this->byRecipe($kept, $sitting->user);
+    }
+
+    /** @throws Refusal */
+    private function missed(Sitting $sitting): Sitting
+    {
+        if (! $sitting->isHandedIn()) {
+            throw Refusal::notHandedIn();
+        }
+        $wrong = DB::table('outcomes')
+            ->join('questions', 'questions.id', '=', 'outcomes.question_id')
+            ->where('sitting_id', $sitting->id)
+            ->whereNull('questions.retired_at')
+            ->whereIn('outcome', [Outcome::Missed->value, Outcome::Partly->value, Outcome::LeftBlank->value])
+            ->pluck('outcomes.question_id')
+            ->all();
+        if ($wrong === []) {
+            throw Refusal::unmet('none_missed', 'Nothing of this test was missed or left blank.');
+        }
+        $exam = $sitting->test->exam;
+        $filters = new Filters(only: array_map(intval(...), array_values($wrong)));
+        $selection = $this->bank
+            ->selection(exam: $exam, user: $sitting->user, filters: $filters, syllabus: Syllabus::of($exam))
+            ->without($this->running->heldBack($sitting->user));
+        $recipe = new Recipe(
+            filters: $filters,
+            count: max(1, min(Recipe::MOST_QUESTIONS, $this->bank->available($selection))),
+            mode: Mode::Tutor,
+        );
+
+        return Sitting::ready(
+            $this->builder->build(
+                exam: $exam,
+                user: $sitting->user,
+                recipe: $recipe,
+                name: mb_substr($sitting->name, 0, 100).', missed',
+            ),
+            $sitting->user,
+        );
+    }
+}

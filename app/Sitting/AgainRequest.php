@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sitting;
+
+use App\Http\Form;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+
+/** How something is sat once more. */
+#[
+    OA\Schema(
+        schema: 'Again',
+        required: ['how'],
+        properties: [new OA\Property(property: 'how', type: 'string', enum: HowAgain::class)],
+    ),
+]
+final class AgainRequest extends Form
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return ['how' => ['required', 'string', Rule::enum(HowAgain::class)]];
+    }
+
+    public function how(): HowAgain
+    {
+        return HowAgain::from($this->string('how')->value());
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sitting;
+
+use App\Account\User;
+use App\Clock\Moment;
+use App\Question\Exam;
+use Brick\Math\BigRational;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+use Uplandia\Core\Shown;
+
+/** All of a candidate's sittings of an exam, found and sorted. */
+final readonly class MyTests
+{
+    private const AT_ONCE = 50;
+
+    public function page(Exam $exam, User $user, TestsRequest $wanted): TestsView
+    {
+        $all = Sitting::query()->where('user_id', $user->id)->where('exam_id', $exam->id);
+        $found = self::narrowed(clone $all, $wanted);
+        $total = (clone $found)->count();
+        $pages = max(1, intdiv($total + self::AT_ONCE - 1, self::AT_ONCE));
+        $page = min($pages, $wanted->integer('page', 1));
+        $order = $wanted->enum('order', TestsOrder::class) ?? TestsOrder::Made;
+        $lines = $found
+            ->with('test')
+            ->orderBy($order->column(), $wanted->boolean('down', true) ? 'desc' : 'asc')
+            ->orderBy('id', $wanted->boolean('down', true) ? 'desc' : 'asc')
+            ->forPage($page, self::AT_ONCE)
+            ->get();
+        $shared = $this->shared($user, array_values($lines->pluck('test_id')->unique()->all()));
+
+        return new TestsView(
+            total: $total,
+            page: $page,
+            pages: $pages,
+            all: $all->count(),
+            tests: array_map(
+                fn (Sitting $sitting): TestLineView => self::line($sitting, $shared[$sitting->test_id] ?? null),
+                array_values($lines->all()),
+            ),
+            deleted: array_map(
+                fn (Sitting $gone): DeletedLineView => new DeletedLineView(
+                    $gone->id,
+                    $gone->name,
+                    Deleting::until($gone),
+                ),
+                array_values(
+                    Sitting::onlyTrashed()
+                        ->where('user_id', $user->id)
+                        ->where('exam_id', $exam->id)
+                        ->latest('deleted_at')
+                        ->limit(self::AT_ONCE)
+                        ->get()
+                        ->all(),
+                ),
+            ),
+        );
+    }
+
+    /**
+     * @param  Builder<Sitting>  $all
+     * @return Builder<Sitting>
+     */
+    private static function narrowed(Builder $all, TestsRequest $wanted): Builder
+    {
+        $search = trim($wanted->string('search')->value());
+        if ($search !== '') {
+            $all->whereRaw("name like ? escape '!'", ['%'.preg_replace('/[!%_]/', '!$0', $search).'%']);
+        }
+        foreach (['mode' => 'mode', 'state' => 'status'] as $field => $column) {
+            if ($wanted->filled($field)) {
+                $all->where($column, $wanted->string($field)->value());
+            }
+        }
+
+        return $all;
+    }
+
+    private static function line(Sitting $sitting, ?stdClass $shared): TestLineView
+    {
+        $test = $sitting->test;
+        $mine = $test->user_id === $sitting->user_id;
+        $possible = $sitting->possible === null ? null : BigRational::of($sitting->possible);
+        $share =
+            $possible === null || $possible->isZero()
+                ? null
+                : Shown::percent(BigRational::of((string) $sitting->marks)->dividedBy($possible));
+
+        return new TestLineView(
+            id: $sitting->id,
+            name: $sitting->name,
+            mode: $sitting->mode,
+            onPaper: $sitting->on_paper,
+            state: $sitting->status,
+            questions: $sitting->questions,
+            answered: $sitting->answered,
+            share: $share,
+            madeAt: Moment::of($sitting->created_at ?? throw new \LogicException('A sitting knows when it was made.')),
+            touchedAt: $sitting->ended_ms ?? $sitting->contact_ms,
+            fresh: $mine && ($test->recipe_id !== null || $test->of_exam),
+            same: $test->series_test_id === null,
+            mine: $mine,
+            code: $mine && $shared?->closed_at === null ? $shared?->code : null,
+            agrees: $shared?->agrees === null ? null : (bool) $shared->agrees,
+        );
+    }
+
+    /**
+     * @param  list<mixed>  $tests  ids
+     * @return array<string, stdClass> by test: its code, when that was closed, and whether the candidate agrees
+     */
+    private function shared(User $user, array $tests): array
+    {
+        $rows = DB::table('shared_tests')
+            ->join('shared_sittings', 'shared_sittings.test_id', '=', 'shared_tests.test_id')
+            ->where('shared_sittings.user_id', $user->id)
+            ->whereIn('shared_tests.test_id', $tests)
+            ->get(['shared_tests.test_id', 'code', 'closed_at', 'agrees']);
+        $shared = [];
+        foreach ($rows as $row) {
+            $shared[(string) $row->test_id] = $row;
+        }
+
+        return $shared;
+    }
+}

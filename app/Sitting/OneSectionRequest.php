@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sitting;
+
+use App\Http\Form;
+use OpenApi\Attributes as OA;
+
+/** The whole, or one section of it alone. */
+#[
+    OA\Schema(
+        schema: 'OneSection',
+        required: ['section'],
+        properties: [
+            new OA\Property(property: 'section', type: 'string', nullable: true, description: 'Its code; null: all.'),
+        ],
+    ),
+]
+final class OneSectionRequest extends Form
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return ['section' => ['present', 'nullable', 'string', 'max:100']];
+    }
+
+    /** @return string|null its code; null: all */
+    public function section(): ?string
+    {
+        $section = $this->string('section')->value();
+
+        return $section === '' ? null : $section;
+    }
+}

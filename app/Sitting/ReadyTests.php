@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sitting;
+
+use App\Account\User;
+use App\Assembly\ExamSectionView;
+use App\Assembly\PaperView;
+use App\Question\Exam;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Shown;
+
+/** What an exam has that can be sat as it is, and what a candidate has made of it so far. */
+final readonly class ReadyTests
+{
+    public function __construct(private SeriesAttempts $attempts)
+    {
+    }
+
+    public function of(Exam $exam, User $user): ReadyView
+    {
+        $blueprint = $exam->hasBlueprint() ? $exam->blueprint() : null;
+
+        return new ReadyView(
+            exam: $exam->slug,
+            examName: $exam->name,
+            minutes: $blueprint->minutes ?? 0,
+            questions: $blueprint?->questions() ?? 0,
+            extraTime: $user->extra_time,
+            sections: $blueprint === null ? [] : ExamSectionView::allOf($blueprint),
+            papers: $this->papers($exam, $user),
+            series: $this->series($exam, $user),
+        );
+    }
+
+    /** @return list<SeriesView> */
+    private function series(Exam $exam, User $user): array
+    {
+        $rows = DB::table('series_tests')
+            ->join('series', 'series.id', '=', 'series_tests.series_id')
+            ->where('series.exam_id', $exam->id)
+            ->orderBy('series.position')
+            ->orderBy('series_tests.position')
+            ->select(['series.code as series', 'series.title as of', 'series.about', 'series_tests.*'])
+            ->selectSub(
+                DB::table('series_items')->selectRaw('count(*)')->whereColumn('series_test_id', 'series_tests.id'),
+                'questions',
+            )
+            ->get();
+        $attempts = $this->attempts->of($user);
+        $views = [];
+        foreach ($rows->groupBy('series') as $code => $tests) {
+            $first = $tests->firstOrFail();
+            $views[] = new SeriesView(
+                code: (string) $code,
+                title: (string) $first->of,
+                about: (string) $first->about,
+                tests: array_values(
+                    $tests->map(
+                        fn (stdClass $row): SeriesTestView => self::test($row, $attempts[(int) $row->id] ?? null),
+                    )->all(),
+                ),
+            );
+        }
+
+        return $views;
+    }
+
+    private static function test(stdClass $row, ?Attempts $attempts): SeriesTestView
+    {
+        return new SeriesTestView(
+            code: (string) $row->code,
+            title: (string) $row->title,
+            questions: (int) $row->questions,
+            mode: Mode::from((string) $row->mode),
+            minutes: $row->minutes === null ? null : (int) $row->minutes,
+            attempts: $row->attempts === null ? null : (int) $row->attempts,
+            used: $attempts->used ?? 0,
+            best: $attempts?->best === null ? null : Shown::percent($attempts->best),
+            waiting: $attempts?->waiting,
+        );
+    }
+
+    /** @return list<PaperView> */
+    private function papers(Exam $exam, User $user): array
+    {
+        $papers = DB::table('papers')
+            ->join('paper_items', 'paper_items.paper_id', '=', 'papers.id')
+            ->leftJoin(
+                'standings',
+                fn ($join) => $join
+                    ->on('standings.question_id', '=', 'paper_items.question_id')
+                    ->where('standings.user_id', $user->id)
+                    ->whereNotNull('standings.outcome'),
+            )
+            ->where('papers.exam_id', $exam->id)
+            ->groupBy('papers.code', 'papers.title')
+            ->orderBy('papers.code')
+            ->selectRaw('papers.code, papers.title, count(*) as questions, count(standings.question_id) as met')
+            ->get();
+        $views = [];
+        foreach ($papers as $row) {
+            $views[] = new PaperView(
+                code: (string) $row->code,
+                title: (string) $row->title,
+                questions: (int) $row->questions,
+                minutes: $exam->blueprint()->minutes,
+                met: (int) $row->met,
+            );
+        }
+
+        return $views;
+    }
+}

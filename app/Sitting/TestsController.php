@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sitting;
+
+use App\Account\User;
+use App\Http\Contract\Delete;
+use App\Http\Contract\Get;
+use App\Http\Contract\Post;
+use App\Http\Contract\Put;
+use App\Question\Exam;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+
+/** All of one's tests: finding, naming, sharing, deleting and having back. */
+final readonly class TestsController
+{
+    public function __construct(
+        private MyTests $tests,
+        private Closing $closing,
+        private Deleting $deleting,
+        private Sharing $sharing,
+        private OnPaper $onPaper,
+    ) {
+    }
+
+    #[Post('/api/exams/{exam}/sittings', 'My tests', takes: TestsRequest::class, returns: TestsView::class)]
+    public function index(TestsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    {
+        $this->closing->settleOverdue($user);
+        $this->deleting->purge($user);
+
+        return new JsonResponse($this->tests->page($exam, $user, $request));
+    }
+
+    #[Get('/api/exams/{exam}/ready', 'What is ready to be sat', returns: ReadyView::class)]
+    public function ready(Exam $exam, #[CurrentUser] User $user, ReadyTests $ready): JsonResponse
+    {
+        return new JsonResponse($ready->of($exam, $user));
+    }
+
+    #[Put('/api/sittings/{sitting}/name', 'Rename a sitting', takes: NameRequest::class)]
+    public function rename(NameRequest $request, Sitting $sitting): Response
+    {
+        // Only this: whatever else is being written of it meanwhile stays.
+        Sitting::query()
+            ->whereKey($sitting->id)
+            ->update(['name' => trim($request->string('name')->value())]);
+
+        return response()->noContent();
+    }
+
+    #[Delete('/api/sittings/{sitting}', 'Delete a sitting')]
+    public function destroy(Sitting $sitting): Response
+    {
+        $this->deleting->delete($sitting);
+
+        return response()->noContent();
+    }
+
+    #[Post('/api/sittings/{sitting}/restore', 'Have a sitting back')]
+    public function restore(Sitting $sitting): Response
+    {
+        $this->deleting->restore($sitting);
+
+        return response()->noContent();
+    }
+
+    #[Post('/api/sittings/{sitting}/share', 'Share a test', returns: SharedView::class)]
+    public function share(Sitting $sitting): JsonResponse
+    {
+        $sitting->loadMissing('test');
+
+        return new JsonResponse(new SharedView($this->sharing->share($sitting)));
+    }
+
+    #[Delete('/api/sittings/{sitting}/share', 'Stop sharing a test')]
+    public function unshare(Sitting $sitting): Response
+    {
+        $this->sharing->close($sitting);
+
+        return response()->noContent();
+    }
+
+    #[Put('/api/sittings/{sitting}/comparison', 'Agree to be compared', takes: AgreementRequest::class)]
+    public function agree(AgreementRequest $request, Sitting $sitting): Response
+    {
+        $this->sharing->agree($sitting, $request->boolean('agrees'));
+
+        return response()->noContent();
+    }
+
+    #[Post('/api/sittings/{sitting}/on-paper', 'Sit it on paper', returns: BriefingView::class)]
+    public function onPaper(Sitting $sitting, Briefings $briefings): JsonResponse
+    {
+        $this->onPaper->choose($sitting);
+
+        return new JsonResponse($briefings->of($sitting->refresh()));
+    }
+}

@@ -1,0 +1,361 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import clsx from 'clsx';
+import { useDeferredValue, useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { api, ask, type View } from '../../api/client';
+import { queries, tests } from '../../api/queries';
+import { Button, ButtonLink } from '../../ui/Button';
+import { Empty } from '../../ui/Empty';
+import { Failure } from '../../ui/Failure';
+import { Loading } from '../../ui/Loading';
+import { Notice } from '../../ui/Notice';
+import { Table } from '../../ui/Table';
+import { useInAddress } from '../../ui/useInAddress';
+import { useTitle } from '../../ui/useTitle';
+import { dayTime, MODES, percent } from '../../ui/words';
+import { useExam } from '../today/useExam';
+import { Named } from './Recipes';
+import { useBegin } from '../sitting/useBegin';
+
+type Line = View<'TestLine'>;
+type Wanted = View<'TestsWanted'>;
+type Order = NonNullable<Wanted['order']>;
+
+const isNumber = (order: Order) => order === 'share' || order === 'answered';
+const STATES = { not_started: 'not begun', open: 'begun', handed_in: 'handed in' } as const;
+const COLUMNS: readonly [Order, string][] = [
+  ['name', 'Name'],
+  ['made', 'When'],
+  ['mode', 'Mode'],
+  ['state', 'State'],
+  ['share', 'Share'],
+  ['answered', 'Answered'],
+];
+
+/** All tests of the exam, found again, sat again, shared, printed and thrown away. */
+export function Component() {
+  useTitle('Tests');
+  const { exam, error, isPending, retry } = useExam();
+  if (error) return <Failure error={error} retry={retry} />;
+  if (isPending) return <Loading />;
+  if (!exam) return <Empty title="No exam has been set up here yet." />;
+  return <Tests key={exam} exam={exam} />;
+}
+
+function read(search: URLSearchParams): Wanted {
+  const one = <T extends string>(name: string, of: readonly T[]) => of.find((value) => value === search.get(name));
+  return {
+    search: search.get('search') ?? '',
+    mode: one('mode', ['tutor', 'timed', 'untimed'] as const) ?? null,
+    state: one('state', ['not_started', 'open', 'handed_in'] as const) ?? null,
+    order:
+      one(
+        'order',
+        COLUMNS.map(([order]) => order),
+      ) ?? 'made',
+    down: search.get('down') !== '0',
+    page: Math.max(1, Math.trunc(Number(search.get('page') ?? 1)) || 1),
+  };
+}
+
+function write({ search, mode, state, order, down, page }: Wanted): [string, string][] {
+  return [
+    ['search', search ?? ''],
+    ['mode', mode ?? ''],
+    ['state', state ?? ''],
+    ['order', order === 'made' ? '' : (order ?? '')],
+    ['down', down === false ? '0' : ''],
+    ['page', page === 1 ? '' : String(page)],
+  ];
+}
+
+function Tests({ exam }: { exam: string }) {
+  const [wanted, choose] = useInAddress(read, write);
+  const want = (part: Partial<Wanted>) => choose({ ...wanted, page: 1, ...part });
+  const page = useQuery(tests(exam, useDeferredValue(wanted)));
+  if (page.isPending) return <Loading what="Looking through your tests" />;
+  if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  const { data } = page;
+  return (
+    <div className="grid gap-4">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h1 className="text-2xl font-bold">Tests</h1>
+        <span className="flex-1" />
+        <input
+          type="search"
+          aria-label="Find a test by its name"
+          placeholder="Find by name"
+          value={wanted.search ?? ''}
+          maxLength={200}
+          onChange={(event) => want({ search: event.target.value })}
+          className="input w-56 border-base-content/50 text-base pointer-fine:h-9"
+        />
+        <Select
+          label="Mode"
+          value={wanted.mode ?? ''}
+          of={MODES}
+          onChange={(mode) => want({ mode: mode as NonNullable<Wanted['mode']> | null })}
+        />
+        <Select
+          label="State"
+          value={wanted.state ?? ''}
+          of={STATES}
+          onChange={(state) => want({ state: state as NonNullable<Wanted['state']> | null })}
+        />
+      </div>
+      {data.deleted.map((gone) => (
+        <Deleted key={gone.id} gone={gone} />
+      ))}
+      {data.all === 0 ? (
+        <Empty title="No tests yet.">
+          <p>Whatever you build or begin is found here again.</p>
+          <ButtonLink to="/build" weight="main">
+            Build a test
+          </ButtonLink>
+        </Empty>
+      ) : data.total === 0 ? (
+        <Empty title="No test is like that.">
+          <Button onClick={() => want({ search: '', mode: null, state: null })}>Show all {data.all}</Button>
+        </Empty>
+      ) : (
+        <>
+          <Table
+            caption="Tests"
+            tight
+            head={
+              <tr>
+                {COLUMNS.map(([order, name]) => (
+                  <Sorted key={order} order={order} wanted={wanted} want={want}>
+                    {name}
+                  </Sorted>
+                ))}
+                <th scope="col">
+                  <span className="sr-only">What to do with it</span>
+                </th>
+              </tr>
+            }
+          >
+            {data.tests.map((line) => (
+              <Row key={line.id} line={line} />
+            ))}
+          </Table>
+          {data.pages > 1 && (
+            <nav aria-label="Pages" className="flex items-center gap-3">
+              <Button small disabled={data.page === 1} onClick={() => want({ page: data.page - 1 })}>
+                Earlier page
+              </Button>
+              <span>
+                Page {data.page} of {data.pages}, {data.total} tests
+              </span>
+              <Button small disabled={data.page === data.pages} onClick={() => want({ page: data.page + 1 })}>
+                Next page
+              </Button>
+            </nav>
+          )}
+        </>
+      )}
+    </div>
+  );
+}
+
+function Select(props: {
+  label: string;
+  value: string;
+  of: Record<string, string>;
+  onChange: (value: string | null) => void;
+}) {
+  return (
+    <select
+      aria-label={props.label}
+      value={props.value}
+      onChange={(event) => props.onChange(event.target.value === '' ? null : event.target.value)}
+      className="select w-auto border-base-content/50 text-base pointer-fine:h-9"
+    >
+      <option value="">any {props.label.toLowerCase()}</option>
+      {Object.entries(props.of).map(([value, name]) => (
+        <option key={value} value={value}>
+          {name}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+function Sorted(props: { order: Order; wanted: Wanted; want: (part: Partial<Wanted>) => void; children: ReactNode }) {
+  const { order, wanted } = props;
+  const on = wanted.order === order;
+  return (
+    <th
+      scope="col"
+      className={clsx(order !== 'name' && order !== 'share' && 'max-sm:hidden', isNumber(order) && 'text-right')}
+      aria-sort={on ? (wanted.down ? 'descending' : 'ascending') : undefined}
+    >
+      <button
+        type="button"
+        className="min-h-11 pointer-fine:min-h-9 cursor-pointer font-bold underline-offset-4 hover:underline"
+        // A name begins with A, a share with the best.
+        onClick={() => props.want({ order, down: on ? !wanted.down : order !== 'name' })}
+      >
+        {props.children}
+        <span aria-hidden="true">{on ? (wanted.down ? ' ↓' : ' ↑') : ''}</span>
+      </button>
+    </th>
+  );
+}
+
+const again = () =>
+  Promise.all(
+    [['tests'], ['today'], ['ready'], ['builder'], ['facets'], ['count'], ['mastery']].map((queryKey) =>
+      queries.invalidateQueries({ queryKey }),
+    ),
+  );
+
+function Deleted({ gone }: { gone: View<'DeletedLine'> }) {
+  const restoring = useMutation({
+    mutationFn: () => ask(api.POST('/api/sittings/{sitting}/restore', { params: { path: { sitting: gone.id } } })),
+    onSettled: again,
+  });
+  return (
+    <Notice
+      action={
+        <Button small busy={restoring.isPending} onClick={() => restoring.mutate()}>
+          Have it back
+        </Button>
+      }
+    >
+      {restoring.error
+        ? restoring.error.message
+        : `${gone.name} is deleted. It can be had back until ${dayTime(gone.until)}.`}
+    </Notice>
+  );
+}
+
+function Row({ line }: { line: Line }) {
+  const [open, setOpen] = useState(false);
+  const to = { handed_in: `/result/${line.id}`, open: `/sit/${line.id}`, not_started: `/briefing/${line.id}` }[
+    line.state
+  ];
+  return (
+    <>
+      <tr>
+        <th scope="row" className="max-w-96 font-normal">
+          <Link to={line.onPaper && line.state !== 'handed_in' ? `/answers/${line.id}` : to}>{line.name}</Link>
+          {line.code && <span className="ml-2 text-sm text-base-content/75">shared: {line.code}</span>}
+          <span className="block text-sm text-base-content/75 sm:hidden">
+            {dayTime(line.touchedAt ?? line.madeAt)}, {MODES[line.mode].toLowerCase()}, {STATES[line.state]},{' '}
+            {line.answered} of {line.questions}
+          </span>
+        </th>
+        <td className="whitespace-nowrap max-sm:hidden">{dayTime(line.touchedAt ?? line.madeAt)}</td>
+        <td className="whitespace-nowrap max-sm:hidden">
+          {MODES[line.mode]}
+          {line.onPaper && ', on paper'}
+        </td>
+        <td className="whitespace-nowrap max-sm:hidden">{STATES[line.state]}</td>
+        <td className="text-right whitespace-nowrap tabular-nums">
+          {line.share === null ? '–' : percent(Number(line.share) / 100)}
+        </td>
+        <td className="text-right whitespace-nowrap tabular-nums max-sm:hidden">
+          {line.answered} of {line.questions}
+        </td>
+        <td className="text-right">
+          <Button
+            small
+            weight="quiet"
+            aria-expanded={open}
+            aria-label={`More with ${line.name}`}
+            onClick={() => setOpen(!open)}
+          >
+            {open ? 'Less' : 'More'}
+          </Button>
+        </td>
+      </tr>
+      {open && (
+        <tr>
+          <td colSpan={7} className="border-t-0! bg-base-200 px-3 py-2!">
+            <Actions line={line} onDone={() => setOpen(false)} />
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}
+
+function Actions({ line, onDone }: { line: Line; onDone: () => void }) {
+  const path = { params: { path: { sitting: line.id } } };
+  const [name, setName] = useState<string | null>(null);
+  const begin = useBegin();
+  const sit = (how: View<'Again'>['how']) =>
+    begin.go(() => ask(api.POST('/api/sittings/{sitting}/again', { ...path, body: { how } })));
+  const doing = useMutation({
+    mutationFn: (what: () => Promise<unknown>) => what(),
+    onSuccess: again,
+  });
+  const failed = begin.error ?? doing.error;
+  const small = (label: string, onUse: () => void) => (
+    <Button key={label} small disabled={begin.isPending || doing.isPending} onClick={onUse}>
+      {label}
+    </Button>
+  );
+  return (
+    <div className="grid gap-2">
+      {failed && <Failure error={failed} />}
+      {name !== null ? (
+        <Named
+          label="New name"
+          name={name}
+          busy={doing.isPending}
+          onName={setName}
+          onBack={() => setName(null)}
+          onDone={() =>
+            doing.mutate(() => ask(api.PUT('/api/sittings/{sitting}/name', { ...path, body: { name } })), {
+              onSuccess: () => setName(null),
+            })
+          }
+        />
+      ) : (
+        <div className="flex flex-wrap gap-2">
+          {line.state === 'handed_in' && small('Only what went wrong', () => sit('missed'))}
+          {line.same && small('The same questions again', () => sit('same'))}
+          {line.fresh && small('Fresh questions', () => sit('fresh'))}
+          {small('Rename', () => setName(line.name))}
+          <ButtonLink small to={`/print/${line.id}`}>
+            Print
+          </ButtonLink>
+          {line.mine &&
+            (line.code === null
+              ? small('Share it', () => doing.mutate(() => ask(api.POST('/api/sittings/{sitting}/share', path))))
+              : small('Stop sharing', () =>
+                  doing.mutate(() => ask(api.DELETE('/api/sittings/{sitting}/share', path))),
+                ))}
+          <Button
+            small
+            disabled={doing.isPending}
+            onClick={() => doing.mutate(() => ask(api.DELETE('/api/sittings/{sitting}', path)), { onSuccess: onDone })}
+          >
+            Delete
+          </Button>
+        </div>
+      )}
+      {line.code && (
+        <p>
+          Others join with the code <strong className="font-mono">{line.code}</strong> under Rehearse.
+        </p>
+      )}
+      {line.agrees !== null && (
+        <label className="flex min-h-11 cursor-pointer items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm checkbox-primary"
+            checked={line.agrees}
+            onChange={(event) => {
+              const agrees = event.target.checked;
+              doing.mutate(() => ask(api.PUT('/api/sittings/{sitting}/comparison', { ...path, body: { agrees } })));
+            }}
+          />
+          My result may be compared with those of the others who sat it
+        </label>
+      )}
+    </div>
+  );
+}

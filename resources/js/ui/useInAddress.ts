@@ -1,0 +1,23 @@
+import { useState } from 'react';
+import { useLocation, useSearchParams } from 'react-router';
+
+/**
+ * Choices that live in the address, so that a reload and the way back bring them back. What a field shows is kept here
+ * too: the router writes the address when it has time, which is too late for a key that is pressed or a box that is
+ * ticked. An address that somebody else went to (a link to this very screen) is read anew.
+ */
+export function useInAddress<T>(read: (search: URLSearchParams) => T, write: (value: T) => [string, string][]) {
+  const [search, setSearch] = useSearchParams();
+  const { key, state } = useLocation();
+  const [shown, show] = useState(() => ({ value: read(search), key }));
+  if (shown.key !== key) {
+    const ours = (state as { ours?: boolean } | null)?.ours === true;
+    show({ value: ours ? shown.value : read(search), key });
+  }
+  const choose = (value: T) => {
+    show({ value, key });
+    const told = write(value).filter(([, text]) => text !== '');
+    setSearch(new URLSearchParams(told), { replace: true, preventScrollReset: true, state: { ours: true } });
+  };
+  return [shown.value, choose] as const;
+}

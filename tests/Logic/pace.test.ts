@@ -1,0 +1,39 @@
+import { expect, test } from 'vitest';
+import { ahead, paceWords, spoken } from '../../resources/js/features/sitting/pace';
+
+const MIN = 60_000;
+// 150 min, 10 reserve, 80 marks: 1.75 min a mark (computation.md, section 4).
+const PLAN = { limitMs: 150 * MIN, msPerMark: 1.75 * MIN };
+const QUESTIONS = [{ marks: '1' }, { marks: '2' }, { marks: '1' }, { marks: '0.5' }];
+
+test('one is ahead by the planned time of what is dealt with, less the time that has gone', () => {
+  expect(ahead(PLAN, QUESTIONS, (i) => i < 2, 149 * MIN)).toBe((3 * 1.75 - 1) * MIN);
+  expect(ahead(PLAN, QUESTIONS, () => false, 140 * MIN)).toBe(-10 * MIN);
+  expect(ahead(PLAN, QUESTIONS, () => true, 150 * MIN)).toBe(4.5 * 1.75 * MIN);
+});
+
+test('without a limit for the whole there is no plan', () => {
+  expect(ahead({ limitMs: null, msPerMark: null }, QUESTIONS, () => true, 5 * MIN)).toBeNull();
+  expect(ahead(PLAN, QUESTIONS, () => true, null)).toBeNull();
+});
+
+test.each([
+  [3.9 * MIN, '3\u202fmin ahead'],
+  [-2 * MIN, '2\u202fmin behind'],
+  [59_999, 'on pace'],
+  [-59_999, 'on pace'],
+  [MIN, '1\u202fmin ahead'],
+])('%d ms is said as %s', (ms, words) => {
+  expect(paceWords(ms)).toBe(words);
+});
+
+test('ten, five and one minute are said once, as they pass', () => {
+  expect(spoken(10 * MIN + 1, 10 * MIN)).toBe('10 minutes left');
+  expect(spoken(10 * MIN, 10 * MIN - 250)).toBeNull();
+  expect(spoken(5 * MIN + 10, 5 * MIN - 10)).toBe('5 minutes left');
+  expect(spoken(MIN + 1, MIN)).toBe('1 minute left');
+  // A lid was closed meanwhile: what is left now.
+  expect(spoken(20 * MIN, 4 * MIN)).toBe('4 minutes left');
+  // One who begins with less is told nothing.
+  expect(spoken(4 * MIN, 4 * MIN)).toBeNull();
+});
