@@ -9,6 +9,7 @@ use App\Clock\Moment;
 use App\Http\Refusal;
 use App\Question\Enrolment;
 use App\Question\Exam;
+use App\Question\QuestionSets;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
 use App\Question\TextSearch;
@@ -19,7 +20,9 @@ use PDO;
 use PDOStatement;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Pool as PoolName;
 use Uplandia\Core\Assembly\Supply;
+use Uplandia\Core\Question\QuestionSet;
 
 /**
  * Counts and fetches questions of an exam as one candidate sees them, always in whole units: a question that stands
@@ -28,8 +31,11 @@ use Uplandia\Core\Assembly\Supply;
  */
 final readonly class Bank
 {
-    public function __construct(private TextSearch $search, private ClockInterface $clock)
-    {
+    public function __construct(
+        private TextSearch $search,
+        private QuestionSets $sets,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -100,10 +106,11 @@ final readonly class Bank
     public function supplies(Selection $selection): array
     {
         $units = [];
-        foreach ($this->singles($selection) as $topic => $n) {
+        $few = $selection->isNarrow();
+        foreach ($few ? [] : $this->singles($selection) as $topic => $n) {
             $units[$topic][1] = $n;
         }
-        foreach ($this->filedBySize($selection) as [$topic, $size, $n]) {
+        foreach ($few ? $this->narrowBySize($selection) : $this->filedBySize($selection) as [$topic, $size, $n]) {
             $units[$topic][$size] = ($units[$topic][$size] ?? 0) + $n;
         }
         $supplies = [];
@@ -160,6 +167,57 @@ final readonly class Bank
         }
 
         return array_map(fn (int $key): array => $key > 0 ? [$key] : $whole[-$key] ?? [], $keys);
+    }
+
+    /**
+     * What the candidate has to do with questions, pool by pool, whatever the filters say.
+     *
+     * @param  QuestionSet  $all  the questions that are asked about
+     * @return array<string, QuestionSet> by pool
+     */
+    public function sets(Selection $selection, QuestionSet $all): array
+    {
+        $pools = PoolName::cases();
+        $when = function (int $i) use ($selection, $pools): array {
+            [$sql, $bindings] = $selection->isIn($pools[$i]);
+
+            return ["when {$sql} then ".(1 << $i), $bindings];
+        };
+        // The ways one can stand to a question are few: rows come grouped by the pools it is in, one bit each.
+        [$states, $marks] = [[], []];
+        foreach ($pools as $i => $pool) {
+            if ($pool === PoolName::NewToMe || $pool->outcome() !== null) {
+                $states[] = $when($i);
+            } else {
+                $marks[] = $when($i);
+            }
+        }
+        // What is in one of the states is in no other.
+        $in = $selection->standings()->selectRaw(
+            'case '.implode(' ', array_column($states, 0)).' else 0 end + '.
+                implode(' + ', array_map(fn (array $mark): string => "case {$mark[0]} else 0 end", $marks)).' as pools',
+            array_merge([], ...array_column($states, 1), ...array_column($marks, 1)),
+        );
+        $sets = array_fill_keys(array_column($pools, 'value'), QuestionSet::none());
+        $met = QuestionSet::none();
+        foreach ($this->grouped($in->addSelect('standings.question_id')) as $bits => $ids) {
+            $set = QuestionSet::of($ids);
+            $isIn = array_filter($pools, fn (int $i): bool => ($bits >> $i & 1) === 1, ARRAY_FILTER_USE_KEY);
+            foreach ($isIn as $pool) {
+                $sets[$pool->value] = $sets[$pool->value]->or($set);
+            }
+            // What is only marked is still new.
+            $met = in_array(PoolName::NewToMe, $isIn, true) ? $met : $met->or($set);
+        }
+        $sets[PoolName::NewToMe->value] = $all->without($met);
+
+        return $sets;
+    }
+
+    /** @return list<int> questions that pass everything but the pools */
+    public function ids(Selection $selection): array
+    {
+        return $this->column($selection->questions()->select('questions.id'));
     }
 
     /** Questions that pass, one by one. */
@@ -274,23 +332,24 @@ final readonly class Bank
     }
 
     /**
-     * Questions that stand alone, for drawing. Of the bank only an index is read, and of standings only what was met.
+     * Questions that stand alone, for drawing. Of the bank as little as can be is read, and of standings what was met.
      *
      * @return array<int, Pool> by topic id
      */
     private function alone(Selection $selection): array
     {
-        $alone = $selection->questions()->whereNull('questions.unit_id');
         $inPools = $selection->needsStandings() && ! $selection->holdsNew();
         $seen = $this->seen($selection);
         $elsewhere = $selection->needsStandings() && ! $inPools
             ? array_flip($this->column($selection->metElsewhere($selection->standings())->select('question_id')))
             : [];
-        $query = $inPools ? $this->inPools($selection, $alone) : $alone;
         $pools = [];
-        foreach ($this->grouped($query->select(['questions.topic_id', 'questions.id'])) as $topic => $ids) {
-            if ($elsewhere !== []) {
-                $ids = array_values(array_filter($ids, fn (int $id): bool => ! isset($elsewhere[$id])));
+        foreach ($this->aloneByTopic($selection, $inPools) as $topic => $all) {
+            $ids = $elsewhere === [] ? $all : [];
+            foreach ($elsewhere === [] ? [] : $all as $id) {
+                if (! isset($elsewhere[$id])) {
+                    $ids[] = $id;
+                }
             }
             if ($ids !== []) {
                 $pools[$topic] = Pool::alone($ids, $seen);
@@ -298,6 +357,25 @@ final readonly class Bank
         }
 
         return $pools;
+    }
+
+    /**
+     * @param  bool  $inPools  whether only what is in the selection's pools is asked for
+     * @return array<int, list<int>> topic id => ids, ascending, so that the same seed draws the same
+     */
+    private function aloneByTopic(Selection $selection, bool $inPools): array
+    {
+        if ($selection->isPlain() && ! $inPools) {
+            return $this->sets->byTopic($selection->exam, QuestionSets::ALONE, array_keys($selection->topics()));
+        }
+        $alone = $selection->questions()->whereNull('questions.unit_id');
+        $query = $inPools ? $this->inPools($selection, $alone) : $alone;
+
+        return array_map(function (array $ids): array {
+            sort($ids);
+
+            return $ids;
+        }, $this->grouped($query->select(['questions.topic_id', 'questions.id'])));
     }
 
     /** @return array<int, int|null> question id => Unix seconds when the candidate last saw it */
@@ -330,6 +408,32 @@ final readonly class Bank
             ->selectRaw('topic_id, questions, count(*)');
         foreach ($this->rows($first) as [$topic, $size, $n]) {
             yield [(int) $topic, (int) $size, (int) $n];
+        }
+    }
+
+    /**
+     * All that passes, alone or in units, by topic and size: where finding what passes costs more than counting it, it
+     * is done once.
+     *
+     * @return iterable<array{int, int, int}> topic id, questions of each, how many
+     */
+    private function narrowBySize(Selection $selection): iterable
+    {
+        $rows = $this->inPools($selection, $selection->questions())
+            ->groupBy('questions.topic_id', 'questions.unit_id')
+            ->selectRaw('questions.topic_id, questions.unit_id, min(questions.unit_place), count(*)');
+        $first = [];
+        foreach ($this->rows($rows) as [$topic, $unit, $place, $n]) {
+            if ($unit === null) {
+                yield [(int) $topic, 1, (int) $n];
+            } elseif (! isset($first[$unit]) || $place < $first[$unit][0]) {
+                $first[$unit] = [(int) $place, (int) $topic];
+            }
+        }
+        foreach (array_chunk(array_keys($first), 500) as $chunk) {
+            foreach (DB::table('units')->whereIn('id', $chunk)->pluck('questions', 'id') as $unit => $size) {
+                yield [$first[$unit][1], (int) $size, 1];
+            }
         }
     }
 

@@ -6,15 +6,18 @@ namespace App\Assembly;
 
 use App\Http\Contract\Get;
 use App\Question\Exam;
+use App\Question\QuestionSets;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
-use App\Question\Tallies;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Shown;
 
-final class ExamController
+final readonly class ExamController
 {
+    public function __construct(private QuestionSets $sets)
+    {
+    }
+
     #[Get('/api/exams/{exam}', 'What the exam is', returns: ExamView::class)]
     public function show(Exam $exam): JsonResponse
     {
@@ -43,7 +46,7 @@ final class ExamController
                 bank: array_sum(array_column($topics, 'questions')),
                 sections: ExamSectionView::allOf($blueprint),
                 topics: $topics,
-                kinds: (object) $this->kinds($exam),
+                kinds: (object) $this->sets->counts($exam->id, QuestionSets::KIND),
             ),
         );
     }
@@ -59,23 +62,5 @@ final class ExamController
             questions: $top->questions + array_sum(array_column($under, 'questions')),
             subtopics: array_column($under, 'name'),
         );
-    }
-
-    /** @return array<string, int> questions in the bank by kind */
-    private function kinds(Exam $exam): array
-    {
-        $rows = DB::table('topic_values')
-            ->join('topics', 'topics.id', '=', 'topic_values.topic_id')
-            ->where('topics.exam_id', $exam->id)
-            ->where('family', Tallies::KIND)
-            ->groupBy('value')
-            ->selectRaw('value, sum(topic_values.questions) as n')
-            ->get();
-        $kinds = [];
-        foreach ($rows as $row) {
-            $kinds[(string) $row->value] = (int) $row->n;
-        }
-
-        return $kinds;
     }
 }

@@ -25,15 +25,12 @@ final class Pool
     /**
      * Questions that stand alone.
      *
-     * @param  list<int>  $ids
+     * @param  list<int>  $ids  in an order that is always the same
      * @param  array<int, int|null>  $seen  question id => Unix seconds when it was last seen; those that never were
-     * can
-     *   be missing
+     *   can be missing
      */
     public static function alone(array $ids, array $seen): self
     {
-        // In an order that is always the same, whatever the database makes of it.
-        sort($ids);
         $places = [];
         if ($seen !== []) {
             foreach ($ids as $place => $id) {

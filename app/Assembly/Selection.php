@@ -32,7 +32,7 @@ final readonly class Selection
      */
     public function __construct(
         private TextSearch $search,
-        private int $exam,
+        public int $exam,
         private int $user,
         private Filters $filters,
         private Syllabus $syllabus,

@@ -54,7 +54,8 @@ final readonly class TestBuilder
         $drawn = [];
         foreach ($plan->topics as $i => $topics) {
             if ($plan->counts[$i] > 0) {
-                $pool = Pool::together(array_values(array_intersect_key($pools, array_flip($topics))));
+                $parts = array_map(fn (int $topic): ?Pool => $pools[$topic] ?? null, $topics);
+                $pool = Pool::together(array_values(array_filter($parts)));
                 $places = (new Draw($seed->stream("draw:{$i}")))->take($pool->sizes, $pool->seen, $plan->counts[$i]);
                 array_push($drawn, ...array_map(fn (int $place): int => $pool->keys[$place], $places));
             }

@@ -9,16 +9,16 @@ use Illuminate\Support\Facades\DB;
 use stdClass;
 
 /**
- * How many live questions each topic and unit holds, and how difficult, kept beside them: a page that shows the bank
- * must not count it.
- * Whoever changes the bank renews them.
+ * How many live questions each topic and unit holds, how difficult, and with which tags, kept beside them: a page that
+ * shows the bank must not count it. Whoever changes the bank renews them.
  */
-final class Tallies
+final readonly class Tallies
 {
-    /** Families of values that are no tags. */
-    public const DIFFICULTY = '_difficulty';
+    private const DIFFICULTIES = ['topic_id', 'b', 'luck', 'questions'];
 
-    public const KIND = '_kind';
+    public function __construct(private QuestionSets $sets)
+    {
+    }
 
     public function renew(int $exam): void
     {
@@ -28,12 +28,12 @@ final class Tallies
             'alone' => $this->live('topic_id', 'topics.id')->whereNull('questions.unit_id'),
         ]);
         $topics = DB::table('topics')->select('id')->where('exam_id', $exam);
-        foreach (self::lists() as $table => [$columns, $counts]) {
-            DB::table($table)->whereIn('topic_id', $topics)->delete();
-            foreach ($counts as $count) {
-                DB::table($table)->insertUsing([...$columns, 'questions'], $count->where('questions.exam_id', $exam));
-            }
-        }
+        DB::table('topic_difficulties')->whereIn('topic_id', $topics)->delete();
+        DB::table('topic_difficulties')->insertUsing(
+            self::DIFFICULTIES,
+            self::difficulties()->where('questions.exam_id', $exam),
+        );
+        $this->sets->renew($exam);
     }
 
     /** @return list<string> how what is kept differs from what is there */
@@ -54,52 +54,25 @@ final class Tallies
             }
         }
 
-        foreach (self::lists() as $table => [$columns, $counts]) {
-            $counted = array_merge(...array_map(fn (Builder $count): array => $count->get()->all(), $counts));
-            $counted = array_map(fn (stdClass $row): string => implode("\t", (array) $row), $counted);
-            $kept = DB::table($table)
-                ->get([...$columns, 'questions'])
-                ->all();
-            $kept = array_map(fn (stdClass $row): string => implode("\t", (array) $row), $kept);
-            foreach (array_diff($counted, $kept) as $row) {
-                $faults[] = "{$table}: \"{$row}\" is not what is stored.";
-            }
-            foreach (array_diff($kept, $counted) as $row) {
-                $faults[] = "{$table}: \"{$row}\" is stored and not what there is.";
-            }
+        $line = fn (stdClass $row): string => implode("\t", (array) $row);
+        $counted = array_map($line, self::difficulties()->get()->all());
+        $kept = array_map($line, DB::table('topic_difficulties')->get(self::DIFFICULTIES)->all());
+        foreach (array_diff($counted, $kept) as $row) {
+            $faults[] = "topic_difficulties: \"{$row}\" is not what is stored.";
+        }
+        foreach (array_diff($kept, $counted) as $row) {
+            $faults[] = "topic_difficulties: \"{$row}\" is stored and not what there is.";
         }
 
-        return $faults;
+        return [...$faults, ...$this->sets->faults()];
     }
 
-    /** @return array<string, array{list<string>, list<Builder>}> table => its key, and what it counts */
-    private static function lists(): array
+    private static function difficulties(): Builder
     {
-        $values = fn (string $family, string $value, ?Builder $of = null): Builder => ($of ?? DB::table('questions'))
+        return DB::table('questions')
             ->whereNull('questions.retired_at')
-            ->groupBy('questions.topic_id', 'family', 'value')
-            ->selectRaw("questions.topic_id, {$family} as family, {$value} as value, count(*) as questions");
-        $tags = DB::table('questions')->join('question_tags', 'question_tags.question_id', '=', 'questions.id');
-
-        return [
-            'topic_difficulties' => [
-                ['topic_id', 'b', 'luck'],
-                [
-                    DB::table('questions')
-                        ->whereNull('questions.retired_at')
-                        ->groupBy('topic_id', 'b', 'luck')
-                        ->selectRaw('topic_id, b, luck, count(*) as questions'),
-                ],
-            ],
-            'topic_values' => [
-                ['topic_id', 'family', 'value'],
-                [
-                    $values("'".self::DIFFICULTY."'", 'questions.difficulty'),
-                    $values("'".self::KIND."'", 'questions.kind'),
-                    $values('question_tags.family', 'question_tags.value', $tags),
-                ],
-            ],
-        ];
+            ->groupBy('topic_id', 'b', 'luck')
+            ->selectRaw('topic_id, b, luck, count(*) as questions');
     }
 
     /** @param  array<string, Builder>  $counts  by column */

@@ -45,13 +45,16 @@ return new class extends Migration
             $table->unsignedInteger('questions');
             $table->primary(['topic_id', 'b', 'luck']);
         });
-        // How many live questions of a topic have a value of a family of tags; kind and difficulty are such families too.
-        Schema::create('topic_values', function (Blueprint $table): void {
-            $table->foreignId('topic_id')->constrained()->cascadeOnDelete();
+        // Which live questions have a value of a family of tags; topic, kind and difficulty are such families too:
+        // App\Question\QuestionSets.
+        Schema::create('question_sets', function (Blueprint $table): void {
+            $table->foreignId('exam_id')->constrained()->cascadeOnDelete();
             $table->string('family');
             $table->string('value');
             $table->unsignedInteger('questions');
-            $table->primary(['topic_id', 'family', 'value']);
+            // A Uplandia\Core\Question\QuestionSet as text.
+            $table->longText('members');
+            $table->primary(['exam_id', 'family', 'value']);
         });
         $this->createUnits();
         $this->createQuestions();
@@ -151,7 +154,7 @@ return new class extends Migration
                 'questions',
                 'unit_versions',
                 'units',
-                'topic_values',
+                'question_sets',
                 'topic_difficulties',
                 'topics',
                 'exams',

@@ -40,7 +40,7 @@ return new class extends Migration
             $table->unsignedInteger('seen')->default(0);
             $table->unsignedBigInteger('seen_ms')->nullable();
             $table->primary(['user_id', 'question_id']);
-            // Counting what a candidate has met, by topic and pool, reads this index and nothing else.
+            // Counting and drawing from what a candidate has met reads this index and nothing else.
             $table->index(
                 [
                     'user_id',
@@ -53,6 +53,8 @@ return new class extends Migration
                     'false_footing',
                     'gap_open',
                     'due_day',
+                    'question_id',
+                    'seen_ms',
                 ],
                 'standings_by_topic',
             );

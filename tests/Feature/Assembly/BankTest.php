@@ -258,6 +258,20 @@ final class BankTest extends TestCase
         self::assertSame([$ids, [$ids[0]]], app(Bank::class)->questions([-$unit, $ids[0]]));
     }
 
+    public function test_a_unit_found_by_a_tag_is_filed_under_the_first_of_its_questions_that_has_it(): void
+    {
+        $codes = ['water.ford-1', 'ridge.rock-2', 'ridge.path-3'];
+        $this->unit($codes);
+        DB::table('question_tags')->where('family', 'hut')->delete();
+        foreach (array_slice($codes, 1) as $code) {
+            $id = DB::table('questions')->where('code', $code)->value('id');
+            DB::table('question_tags')->insert(['question_id' => $id, 'family' => 'hut', 'value' => 'stone']);
+        }
+        $found = $this->supplies(new Filters(tags: ['hut' => ['stone']]));
+        $rock = DB::table('questions')->where('code', 'ridge.rock-2')->value('topic_id');
+        self::assertSame([(int) $rock => [3 => 1]], array_map(fn (Supply $supply): array => $supply->units, $found));
+    }
+
     public function test_a_missed_question_of_a_passage_counts_and_builds_with_its_fellow(): void
     {
         DB::table('standings')->delete();

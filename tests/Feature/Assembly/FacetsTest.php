@@ -96,6 +96,7 @@ final class FacetsTest extends TestCase
 
         return array_filter([
             'topics' => $chance->getInt(0, 1) === 0 ? null : ['ridge'],
+            'only' => $chance->getInt(0, 3) > 0 ? null : DB::table('questions')->whereRaw('id % 3 > 0')->pluck('id')->all(),
             'difficulties' => array_values($maybe(['easy', 'hard'])),
             'kinds' => array_values($maybe(['single'])),
             'tags' => $maybe([
@@ -125,6 +126,7 @@ final class FacetsTest extends TestCase
             );
 
             return in_array($question->topic_id, $topics, true)
+                && in_array($question->id, $choices['only'] ?? [$question->id], true)
                 && in_array($question->difficulty, $choices['difficulties'] ?? [$question->difficulty], true)
                 && in_array($question->kind, $choices['kinds'] ?? [$question->kind], true)
                 && ($choices['pools'] === [] || $in !== []);

@@ -7,10 +7,12 @@ namespace Tests\Feature\Cohort;
 use App\Cohort\CohortScaleStore;
 use App\Cohort\ItemStatisticsStore;
 use App\Question\Exam;
+use App\Question\QuestionSets;
 use App\Question\Tallies;
 use App\Sitting\Sitting;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\TestCase;
+use Uplandia\Core\Question\QuestionSet;
 
 /** What a cohort answered, kept: item statistics, how difficult it finds each question, the scale of abilities. */
 final class StoresTest extends TestCase
@@ -128,11 +130,16 @@ final class StoresTest extends TestCase
 
     public function test_a_tally_that_was_tampered_with_is_named(): void
     {
-        foreach (['topic_values', 'topic_difficulties'] as $table) {
+        foreach (['question_sets', 'topic_difficulties'] as $table) {
             DB::beginTransaction();
             DB::table($table)->limit(1)->increment('questions');
             self::assertNotSame([], app(Tallies::class)->faults(), $table);
             DB::rollBack();
         }
+        $members = QuestionSet::of([1, 2])->text();
+        DB::table('question_sets')->where('family', QuestionSets::LIVE)->update(['members' => $members]);
+        self::assertCount(1, app(Tallies::class)->faults());
+        DB::table('question_sets')->delete();
+        self::assertNotSame([], app(Tallies::class)->faults());
     }
 }
