@@ -96,7 +96,9 @@ final class FacetsTest extends TestCase
 
         return array_filter([
             'topics' => $chance->getInt(0, 1) === 0 ? null : ['ridge'],
-            'only' => $chance->getInt(0, 3) > 0 ? null : DB::table('questions')->whereRaw('id % 3 > 0')->pluck('id')->all(),
+            'only' => $chance->getInt(0, 3) > 0
+                ? null
+                : DB::table('questions')->whereRaw('id % 3 > 0')->pluck('id')->all(),
             'difficulties' => array_values($maybe(['easy', 'hard'])),
             'kinds' => array_values($maybe(['single'])),
             'tags' => $maybe([
