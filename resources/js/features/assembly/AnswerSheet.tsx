@@ -13,7 +13,7 @@ export function AnswerSheet({ title, questions }: { title: string; questions: re
         {questions.map((question) => (
           <li
             key={question.position}
-            className="printed-whole flex items-baseline gap-3 border-b border-base-300 py-1.5"
+            className="printed-whole flex items-baseline gap-3 border-b border-base-300 py-1.5 print:py-[0.7mm]"
           >
             <span className="w-8 text-right font-bold tabular-nums">{question.position + 1}</span>
             <Room body={question.body} />
@@ -31,7 +31,7 @@ function Room({ body }: { body: View<'Question'>['body'] }) {
         {body.options.map((option, i) => (
           <span
             key={option.id}
-            className="inline-grid size-6 place-items-center rounded-full border border-current text-sm"
+            className="inline-grid size-6 place-items-center print:size-[5.4mm] print:text-xs rounded-full border border-current text-sm"
           >
             {letter(i)}
           </span>

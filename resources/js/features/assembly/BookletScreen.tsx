@@ -102,7 +102,8 @@ function Booklet({ page }: { page: View<'Booklet'> }) {
 function PrintedUnit({ unit }: { unit: View<'Unit'> }) {
   const [from = 0, to = 0] = [unit.positions[0], unit.positions.at(-1)];
   return (
-    <div className="mt-4 grid gap-3 border-l-4 border-current pl-4">
+    // Not a grid: a browser breaks the pages of a grid wherever it likes.
+    <div className="mt-4 space-y-3 border-l-4 border-current pl-4">
       <p className="printed-lead font-bold">
         {unit.title}
         <span className="font-normal">

@@ -149,7 +149,8 @@ function Paper({ data }: { data: View<'Briefing'> }) {
     mutationFn: () => ask(api.POST('/api/sittings/{sitting}/on-paper', { params: { path: { sitting: data.id } } })),
     onSuccess: () => queries.invalidateQueries(),
   });
-  const link = 'min-h-11 pointer-fine:min-h-9 cursor-pointer text-primary underline underline-offset-4';
+  const link =
+    'inline-flex min-h-11 items-center pointer-fine:min-h-9 cursor-pointer text-primary underline underline-offset-4';
   return (
     <div className="grid gap-1">
       {choosing.isError && <Failure error={choosing.error} />}
