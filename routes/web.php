@@ -102,6 +102,10 @@ Route::prefix('api')->group(function (): void {
             Route::get('sittings/{sitting}/kept', [LibraryController::class, 'show']);
             Route::put('sittings/{sitting}/questions/{position}/star', [LibraryController::class, 'star']);
             Route::put('sittings/{sitting}/questions/{position}/note', [LibraryController::class, 'note']);
+            Route::put('sittings/{sitting}/questions/{position}/highlights', [LibraryController::class, 'highlights']);
+            Route::post('sittings/{sitting}/questions/{position}/words', [LibraryController::class, 'tell']);
+            Route::get('sittings/{sitting}/scratch', [LibraryController::class, 'scratch']);
+            Route::put('sittings/{sitting}/scratch', [LibraryController::class, 'keepScratch']);
             Route::get('sittings/{sitting}/booklet', [BookletController::class, 'show']);
             Route::get('sittings/{sitting}/key', [ResultController::class, 'key']);
             Route::post('sittings/{sitting}/open', [SittingController::class, 'open']);

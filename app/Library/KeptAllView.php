@@ -15,7 +15,7 @@ final readonly class KeptAllView
             OA\Property(
                 type: 'array',
                 items: new OA\Items(ref: KeptView::class),
-                description: 'Those that have a star or a note, in order.',
+                description: 'Those that have a star, a note or highlights, in order.',
             ),
         ]
         public array $questions,

@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace App\Library;
 
 use App\Http\Refusal;
+use App\Question\ReportAbout;
 use App\Sitting\Sitting;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 use stdClass;
 
-/** Stars and notes: kept with the question for its candidate, whichever sitting they come from. */
+/** Stars, notes and highlights: kept with the question for its candidate, whichever sitting they come from. */
 final readonly class Shelf
 {
+    private const WORDS_A_DAY = 50;
+
     public function __construct(private ClockInterface $clock)
     {
     }
@@ -20,31 +24,48 @@ final readonly class Shelf
     /** @return list<KeptView> in the order of the test */
     public function of(Sitting $sitting): array
     {
-        $rows = DB::table('test_items')
+        $items = fn (string $table): Builder => DB::table('test_items')
             ->join(
-                'standings',
+                $table,
                 fn ($join) => $join
-                    ->on('standings.question_id', '=', 'test_items.question_id')
-                    ->where('standings.user_id', $sitting->user_id),
-            )
-            ->leftJoin(
-                'notes',
-                fn ($join) => $join
-                    ->on('notes.question_id', '=', 'test_items.question_id')
-                    ->where('notes.user_id', $sitting->user_id),
+                    ->on("{$table}.question_id", '=', 'test_items.question_id')
+                    ->where("{$table}.user_id", $sitting->user_id),
             )
             ->where('test_items.test_id', $sitting->test_id)
-            ->where(fn ($kept) => $kept->where('starred', true)->orWhere('noted', true))
-            ->orderBy('position')
-            ->get(['position', 'starred', 'body']);
+            ->orderBy('position');
+        $kept = [];
+        $marked = $items('standings')->where(fn ($any) => $any->where('starred', true)->orWhere('noted', true));
+        $marked->leftJoin(
+            'notes',
+            fn ($join) => $join
+                ->on('notes.question_id', '=', 'test_items.question_id')
+                ->where('notes.user_id', $sitting->user_id),
+        );
+        foreach ($marked->get(['position', 'starred', 'body']) as $row) {
+            $kept[(int) $row->position] = [(bool) $row->starred, (string) $row->body, []];
+        }
+        $highlights = $items('highlights')->orderBy('highlights.id')->get(['position', 'highlights.*']);
+        foreach ($highlights as $row) {
+            $kept[(int) $row->position] ??= [false, '', []];
+            $kept[(int) $row->position][2][] = new HighlightView(
+                part: (string) $row->part,
+                from: (int) $row->from,
+                to: (int) $row->to,
+                kind: HighlightKind::from((string) $row->kind),
+                quote: (string) $row->quote,
+            );
+        }
+        ksort($kept);
 
         return array_map(
-            fn (stdClass $row): KeptView => new KeptView(
-                position: (int) $row->position,
-                starred: (bool) $row->starred,
-                note: (string) $row->body,
+            fn (int $position, array $own): KeptView => new KeptView(
+                position: $position,
+                starred: $own[0],
+                note: $own[1],
+                highlights: $own[2],
             ),
-            array_values($rows->all()),
+            array_keys($kept),
+            $kept,
         );
     }
 
@@ -80,6 +101,69 @@ final readonly class Shelf
         });
     }
 
+    /**
+     * All highlights that a question has from now on.
+     *
+     * @param  list<HighlightView>  $highlights
+     *
+     * @throws Refusal when the test has no such question
+     */
+    public function highlight(Sitting $sitting, int $position, array $highlights): void
+    {
+        $question = $this->question($sitting, $position);
+        $now = $this->clock->now();
+        $rows = array_map(
+            fn (HighlightView $one): array => [
+                'user_id' => $sitting->user_id,
+                'exam_id' => $sitting->exam_id,
+                'question_id' => (int) $question->id,
+                'part' => $one->part,
+                'kind' => $one->kind->value,
+                'from' => $one->from,
+                'to' => $one->to,
+                'quote' => $one->quote,
+                'created_at' => $now,
+                'updated_at' => $now,
+            ],
+            $highlights,
+        );
+        DB::transaction(function () use ($sitting, $question, $rows): void {
+            DB::table('highlights')
+                ->where('user_id', $sitting->user_id)
+                ->where('question_id', $question->id)
+                ->delete();
+            foreach (array_chunk($rows, 50) as $chunk) {
+                DB::table('highlights')->insert($chunk);
+            }
+        });
+    }
+
+    /**
+     * A word to the authors, about the version that the sitting shows.
+     *
+     * @throws Refusal when the test has no such question, or the authors have heard enough from somebody for today
+     */
+    public function tell(Sitting $sitting, int $position, ReportAbout $about, string $body): void
+    {
+        $question = $this->question($sitting, $position);
+        $today = DB::table('problem_reports')
+            ->where('user_id', $sitting->user_id)
+            ->where('created_at', '>', $this->clock->now()->modify('-1 day'));
+        if ($today->count() >= self::WORDS_A_DAY) {
+            throw Refusal::conflict('enough_said', 'You have told the authors a lot today. Go on tomorrow.');
+        }
+        DB::table('problem_reports')->insert([
+            'user_id' => $sitting->user_id,
+            'exam_id' => $sitting->exam_id,
+            'question_id' => (int) $question->id,
+            'version_id' => (int) $question->version_id,
+            'about' => $about->value,
+            'body' => $body,
+            'created_at' => $this->clock->now(),
+            'updated_at' => $this->clock->now(),
+        ]);
+    }
+
     /** @throws Refusal */
     private function question(Sitting $sitting, int $position): stdClass
     {
@@ -87,7 +171,7 @@ final readonly class Shelf
             ->join('questions', 'questions.id', '=', 'test_items.question_id')
             ->where('test_id', $sitting->test_id)
             ->where('position', $position)
-            ->first(['questions.id', 'questions.topic_id']) ?? throw Refusal::notFound();
+            ->first(['questions.id', 'questions.topic_id', 'test_items.version_id']) ?? throw Refusal::notFound();
     }
 
     /** @param  array<string, bool>  $marks  columns of standings */

@@ -77,19 +77,28 @@ return new class extends Migration
             $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
             $table->foreignId('question_id')->nullable()->index()->constrained()->cascadeOnDelete();
             $table->string('section')->nullable();
-            // Which text of it, and which letters of that text.
+            // Which text of it ("stem", "option:…", "exhibit:2"), and which letters of that text as it is read.
             $table->string('part');
+            // Marked or struck through.
+            $table->string('kind');
             $table->unsignedInteger('from');
             $table->unsignedInteger('to');
             $table->text('quote');
             $table->timestamps();
             $table->index(['user_id', 'exam_id', 'question_id']);
         });
+        // What was typed and drawn beside one sitting.
+        Schema::create('scratch_pads', function (Blueprint $table): void {
+            $table->foreignUlid('sitting_id')->primary()->constrained()->cascadeOnDelete();
+            $table->text('words');
+            $table->longText('strokes');
+            $table->timestamp('updated_at');
+        });
     }
 
     public function down(): void
     {
-        foreach (['highlights', 'notes', 'standings', 'enrolments'] as $table) {
+        foreach (['scratch_pads', 'highlights', 'notes', 'standings', 'enrolments'] as $table) {
             Schema::dropIfExists($table);
         }
     }

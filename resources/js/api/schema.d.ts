@@ -323,8 +323,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Stars and notes */
-        get: operations["starsAndNotes"];
+        /** Stars, notes and highlights */
+        get: operations["starsNotesAndHighlights"];
         put?: never;
         post?: never;
         delete?: never;
@@ -360,6 +360,58 @@ export interface paths {
         get?: never;
         /** Keep a note */
         put: operations["keepANote"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/questions/{position}/highlights": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep highlights */
+        put: operations["keepHighlights"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/questions/{position}/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tell the authors */
+        post: operations["tellTheAuthors"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/scratch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The scratch pad */
+        get: operations["theScratchPad"];
+        /** Keep the scratch pad */
+        put: operations["keepTheScratchPad"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1236,6 +1288,23 @@ export interface components {
                 [key: string]: string;
             };
         };
+        /** @description Some words of a question, marked or struck through by a candidate. */
+        Highlight: {
+            /** @description Which text of the question: "stem", "option:…", "exhibit:2" … */
+            part: string;
+            /** @description The first letter of that text as it is read, from 0. */
+            from: number;
+            /** @description The letter after the last. */
+            to: number;
+            /** @enum {string} */
+            kind: "marked" | "struck";
+            /** @description The words; where they have moved, they are looked for. */
+            quote: string;
+        };
+        Highlights: {
+            /** @description All that the question is to have from now on. */
+            highlights: components["schemas"]["Highlight"][];
+        };
         Join: {
             /** @description The code of a shared test. */
             code: string;
@@ -1246,9 +1315,10 @@ export interface components {
             starred: boolean;
             /** @description Empty: none. */
             note: string;
+            highlights: components["schemas"]["Highlight"][];
         };
         KeptAll: {
-            /** @description Those that have a star or a note, in order. */
+            /** @description Those that have a star, a note or highlights, in order. */
             questions: components["schemas"]["Kept"][];
         };
         /** @description A recipe that is kept under a name. */
@@ -1699,6 +1769,16 @@ export interface components {
             /** @description Checked questions. */
             questions: number;
         };
+        /** @description The scratch pad of one sitting. */
+        Scratch: {
+            words: string;
+            /** @description What was drawn, each stroke as its points: "12,40 13,42". */
+            strokes: string[];
+        };
+        ScratchKept: {
+            words: string;
+            strokes: string[];
+        };
         Section: {
             code: string;
             chapter: string;
@@ -1954,6 +2034,12 @@ export interface components {
         WeakSpotsWanted: {
             /** @description How many questions a test of one's weak spots has. */
             count: number;
+        };
+        WordToAuthors: {
+            /** @enum {string} */
+            about: "wrong_key" | "unclear" | "outdated" | "broken" | "other";
+            /** @description In the candidate's words. */
+            body: string;
         };
         /** @description A text to be written, and marked by its writer. */
         WrittenBody: {
@@ -2735,7 +2821,7 @@ export interface operations {
             };
         };
     };
-    starsAndNotes: {
+    starsNotesAndHighlights: {
         parameters: {
             query?: never;
             header?: never;
@@ -2813,6 +2899,138 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Note"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepHighlights: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                position: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Highlights"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tellTheAuthors: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                position: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WordToAuthors"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    theScratchPad: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Scratch"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepTheScratchPad: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScratchKept"];
             };
         };
         responses: {
