@@ -2,9 +2,10 @@
     $look = json_decode((string) request()->cookie('uplandia_look', '{}'), true);
     $theme = in_array($look['theme'] ?? '', ['day', 'dusk', 'clear'], true) ? $look['theme'] : '';
     $size = in_array($look['size'] ?? 0, [1, 2, 3, 4], true) ? $look['size'] : 2;
+    $spacing = in_array($look['spacing'] ?? 0, [1, 2, 3], true) ? $look['spacing'] : 1;
 @endphp
 <!DOCTYPE html>
-<html lang="en" data-size="{{ $size }}" @if ($theme) data-theme="{{ $theme }}" @endif>
+<html lang="en" data-size="{{ $size }}" data-spacing="{{ $spacing }}" @if ($theme) data-theme="{{ $theme }}" @endif>
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">

@@ -69,11 +69,14 @@ test('in a series there is no going back, and the tables are at hand', async ({ 
   await expect(page.getByRole('radiogroup').getByRole('radio').first()).toBeDisabled();
 
   await page.getByRole('button', { name: 'Tables' }).click();
-  await page.getByRole('tab', { name: 'Formula sheet' }).click();
+  await page.getByRole('searchbox', { name: 'Find in the tables' }).fill('search radius');
+  await expect(page.getByRole('combobox', { name: 'Table' })).toHaveValue(/formula/i);
   await expect(page.getByText('Search radius')).toBeVisible();
   await expectAccessible(page);
+  await page.getByRole('searchbox', { name: 'Find in the tables' }).fill('quicksilver');
+  await expect(page.getByText('Nothing in the tables is like that.')).toBeVisible();
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('dialog')).toBeHidden();
+  await expect(page.getByRole('complementary', { name: 'Tables and formulas' })).toBeHidden();
 });
 
 test('pictures, order and gaps work from the keyboard alone', async ({ page }) => {

@@ -85,9 +85,9 @@ test('every main view', async ({ page }) => {
   await page.waitForLoadState('networkidle');
   await shoot(page, 'case', { themes: true });
   await page.getByRole('button', { name: 'Tables' }).click();
-  await page.getByRole('tab', { name: 'Wind chill' }).click();
+  await page.getByRole('combobox', { name: 'Table' }).selectOption({ label: 'Wind chill' });
   await shoot(page, 'tables');
-  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Put it away' }).click();
   await page.goto('/pieces');
   await page.getByRole('heading', { name: 'Pieces' }).waitFor();
   await shoot(page, 'pieces');

@@ -1,11 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
-import { begin, choose, expectAccessible, expectNoSidewaysScroll, expectRoomForFingers, signInAs } from './ways';
+import { begin, choose, expectAccessible, expectNoSidewaysScroll, expectRoomForFingers, of, signInAs } from './ways';
 
 const SIZES = { desk: { width: 1280, height: 800 }, phone: { width: 360, height: 740 } };
-
-async function of(page: Page, exam: 'upland-guide' | 'refuge-warden'): Promise<void> {
-  await page.evaluate((slug) => localStorage.setItem('uplandia.exam', slug), exam);
-}
 
 /** How many pages a PDF has. */
 async function pages(page: Page): Promise<number> {

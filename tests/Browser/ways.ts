@@ -9,6 +9,11 @@ export async function signInAs(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('navigation', { name: 'Main' })).toBeVisible();
 }
 
+/** The exam one is studying for, from the next page on. */
+export async function of(page: Page, exam: 'upland-guide' | 'refuge-warden'): Promise<void> {
+  await page.evaluate((slug) => localStorage.setItem('uplandia.exam', slug), exam);
+}
+
 /** Builds a test and begins it. The Certificate has single answers only, so what a test does is the same every time. */
 export async function begin(
   page: Page,
@@ -74,11 +79,10 @@ export async function answerAnything(page: Page): Promise<string> {
           : 'single';
 }
 
-/** No serious fault of accessibility on the screen as it is. */
-export async function expectAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-    .analyze();
+/** No serious fault of accessibility on the screen as it is, or in a part of it. */
+export async function expectAccessible(page: Page, part?: string): Promise<void> {
+  const axe = new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']);
+  const { violations } = await (part ? axe.include(part) : axe).analyze();
   const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
   expect(grave.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' ')}`)).toEqual([]);
 }

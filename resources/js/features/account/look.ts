@@ -3,19 +3,23 @@ export type Theme = 'day' | 'dusk' | 'clear' | '';
 export interface Look {
   theme: Theme;
   size: 1 | 2 | 3 | 4;
+  /** Room between lines. */
+  spacing: 1 | 2 | 3;
+  /** A band of a few lines that follows the reader. */
+  ruler: boolean;
 }
 
 const COOKIE = 'uplandia_look';
 const YEAR = 60 * 60 * 24 * 365;
+const USUAL: Look = { theme: '', size: 2, spacing: 1, ruler: false };
 
 /** How this device shows the pages. In a cookie, so that the server can send the right page before any script runs. */
 export function readLook(): Look {
   const raw = new RegExp(`(?:^|; )${COOKIE}=([^;]+)`).exec(document.cookie)?.[1];
   try {
-    const look = JSON.parse(decodeURIComponent(raw ?? '')) as Partial<Look>;
-    return { theme: look.theme ?? '', size: look.size ?? 2 };
+    return { ...USUAL, ...(JSON.parse(decodeURIComponent(raw ?? '')) as Partial<Look>) };
   } catch {
-    return { theme: '', size: 2 };
+    return USUAL;
   }
 }
 
@@ -24,5 +28,6 @@ export function applyLook(look: Look): void {
   if (look.theme) html.dataset.theme = look.theme;
   else delete html.dataset.theme;
   html.dataset.size = String(look.size);
+  html.dataset.spacing = String(look.spacing);
   document.cookie = `${COOKIE}=${encodeURIComponent(JSON.stringify(look))}; path=/; max-age=${YEAR}; samesite=lax`;
 }

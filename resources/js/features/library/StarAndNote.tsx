@@ -1,42 +1,24 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
 import { NotebookPen, Star } from 'lucide-react';
 import { useId, useRef, useState } from 'react';
-import { api, ask, type View } from '../../api/client';
-import { kept, queries } from '../../api/queries';
 import { Button } from '../../ui/Button';
+import { useKept } from './useKept';
 
 /** A star and a note, which stay with the question beyond this sitting. */
-export function StarAndNote({ sitting, position }: { sitting: string; position: number }) {
+export function StarAndNote({
+  sitting,
+  position,
+  asked,
+}: {
+  sitting: string;
+  position: number;
+  /** The note was asked for from elsewhere: its field opens, once. */
+  asked?: { current: boolean };
+}) {
   const id = useId();
-  const page = useQuery(kept(sitting));
-  const [typed, setTyped] = useDraft(`uplandia.note.${sitting}.${position}`);
-  const opened = useRef(false);
-  const own = page.data?.questions.find((one) => one.position === position);
-  const { starred = false, note = '' } = own ?? {};
-  const path = { params: { path: { sitting, position } } };
-  const keep = (part: Partial<View<'Kept'>>) =>
-    queries.setQueryData(kept(sitting).queryKey, (all) => {
-      const others = (all?.questions ?? []).filter((one) => one.position !== position);
-      return { questions: [...others, { position, starred, note, ...part }] };
-    });
-  const starring = useMutation({
-    mutationFn: (on: boolean) =>
-      ask(api.PUT('/api/sittings/{sitting}/questions/{position}/star', { ...path, body: { on } })),
-    onMutate: async (on) => {
-      // What was asked for before would speak over it.
-      await queries.cancelQueries({ queryKey: kept(sitting).queryKey });
-      keep({ starred: on });
-    },
-    onError: (_, on) => void keep({ starred: !on }),
-  });
-  const noting = useMutation({
-    mutationFn: (text: string) =>
-      ask(api.PUT('/api/sittings/{sitting}/questions/{position}/note', { ...path, body: { note: text } })),
-    onSuccess: (_, text) => {
-      keep({ note: text.trim() });
-      setTyped(null);
-    },
-  });
+  const { starred, note, ready, starring, noting } = useKept(sitting, position);
+  const [typed, setTyped] = useDraft(`uplandia.note.${sitting}.${position}`, asked?.current ? note : null);
+  const opened = useRef(asked?.current ?? false);
+  const keep = (text: string) => noting.mutate(text, { onSuccess: () => setTyped(null) });
   const open = () => {
     opened.current = true;
     setTyped(note);
@@ -49,7 +31,7 @@ export function StarAndNote({ sitting, position }: { sitting: string; position: 
         <button
           type="button"
           aria-pressed={starred}
-          disabled={page.isPending}
+          disabled={!ready}
           className={tool}
           onClick={() => starring.mutate(!starred)}
         >
@@ -57,7 +39,7 @@ export function StarAndNote({ sitting, position }: { sitting: string; position: 
           {starred ? 'Starred' : 'Star'}
         </button>
         {typed === null && (
-          <button type="button" disabled={page.isPending} className={tool} onClick={open}>
+          <button type="button" disabled={!ready} className={tool} onClick={open}>
             <NotebookPen aria-hidden="true" className="size-4.5" />
             {note === '' ? 'Note' : 'Change the note'}
           </button>
@@ -84,13 +66,18 @@ export function StarAndNote({ sitting, position }: { sitting: string; position: 
             ref={(field) => {
               if (field && opened.current) field.focus();
               opened.current = false;
+              if (asked) asked.current = false;
             }}
             onChange={(event) => setTyped(event.target.value)}
-            onKeyDown={(event) => event.key === 'Escape' && setTyped(null)}
+            onKeyDown={(event) => {
+              if (event.key !== 'Escape') return;
+              event.preventDefault();
+              setTyped(null);
+            }}
             className="textarea w-full border-base-content/50 text-base"
           />
           <div className="flex gap-2">
-            <Button small busy={noting.isPending} onClick={() => noting.mutate(typed)}>
+            <Button small busy={noting.isPending} onClick={() => keep(typed)}>
               Keep the note
             </Button>
             <Button small weight="quiet" onClick={() => setTyped(null)}>
@@ -104,8 +91,8 @@ export function StarAndNote({ sitting, position }: { sitting: string; position: 
 }
 
 /** What is being typed, until it is kept or left: going on to another question, or a reload, loses none of it. */
-function useDraft(key: string): [string | null, (text: string | null) => void] {
-  const [typed, setTyped] = useState(() => sessionStorage.getItem(key));
+function useDraft(key: string, otherwise: string | null): [string | null, (text: string | null) => void] {
+  const [typed, setTyped] = useState(() => sessionStorage.getItem(key) ?? otherwise);
   const write = (text: string | null) => {
     if (text === null) sessionStorage.removeItem(key);
     else sessionStorage.setItem(key, text);

@@ -45,7 +45,9 @@ export function UnitPanel({
         {shown ? 'Fold it up' : 'Open it'}
       </button>
       <div className={clsx('grid gap-3', !shown && 'max-lg:hidden')}>
-        <Markdown>{text}</Markdown>
+        <div data-part="unit">
+          <Markdown>{text}</Markdown>
+        </div>
         {unit.kind === 'series' && unit.positions.length > 1 && (
           <p className="border-l-4 border-accent pl-3">
             There is no going back in a series: once you go on, your answer stands.
@@ -58,7 +60,9 @@ export function UnitPanel({
             open={open}
             onOpen={setOpen}
           >
-            <Markdown>{exhibit.body}</Markdown>
+            <div data-part={`exhibit:${open}`}>
+              <Markdown>{exhibit.body}</Markdown>
+            </div>
           </Tabs>
         )}
       </div>

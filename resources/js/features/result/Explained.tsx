@@ -1,3 +1,4 @@
+import { useContext } from 'react';
 import { Link } from 'react-router';
 import type { View } from '../../api/client';
 import { Chip } from '../../ui/Chip';
@@ -6,6 +7,7 @@ import { Markdown } from '../../ui/Markdown';
 import { Outcome } from '../../ui/Outcome';
 import { duration } from '../../ui/words';
 import { UnitPanel } from '../question/UnitPanel';
+import { OpenSection } from './openSection';
 import { Parts } from './Parts';
 import { RubricMarking } from './RubricMarking';
 
@@ -21,6 +23,7 @@ export function Explained({
   withUnit?: boolean;
 }) {
   const { question, unit, evidence } = explanation;
+  const openSection = useContext(OpenSection);
   const rightOf = (gap: string) => {
     const right = explanation.parts.find(({ id }) => id === gap)?.right;
     return <strong className="border-b-2 border-success">{right ? <Markdown inline>{right}</Markdown> : '…'}</strong>;
@@ -33,7 +36,7 @@ export function Explained({
           <UnitPanel unit={unit} position={question.position} evidence={evidence} />
         </details>
       )}
-      <div className="text-lg">
+      <div data-part="stem" className="text-lg">
         <GapContext value={rightOf}>
           <Markdown>{question.stem}</Markdown>
         </GapContext>
@@ -67,7 +70,17 @@ export function Explained({
           <p className="mt-3 flex flex-wrap gap-x-4 gap-y-1">
             In the handbook:
             {explanation.references.map(({ code, title }) => (
-              <Link key={code} to={`/handbook/${explanation.exam}/${code}`} target="_blank" rel="noopener">
+              <Link
+                key={code}
+                to={`/handbook/${explanation.exam}/${code}`}
+                target="_blank"
+                rel="noopener"
+                onClick={(event) => {
+                  if (!openSection || event.ctrlKey || event.metaKey) return;
+                  event.preventDefault();
+                  openSection(code);
+                }}
+              >
                 {title}
               </Link>
             ))}

@@ -63,7 +63,7 @@ function One({ part, name, tolerance }: { part: Part; name: string; tolerance: s
     >
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         {role === 'item' && <span className="font-mono font-bold">{name}</span>}
-        <span className="font-bold">
+        <span className="font-bold" data-part={role === 'option' || role === 'row' ? `${role}:${part.id}` : undefined}>
           <Markdown inline>{part.text || name}</Markdown>
         </span>
         {isKey && !asks && <Chip>✓ {verdict === 'right' ? (RIGHT[role] ?? 'Right') : missing(role)}</Chip>}

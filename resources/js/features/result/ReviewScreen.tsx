@@ -12,6 +12,7 @@ import { Loading } from '../../ui/Loading';
 import { OUTCOMES, OutcomeMark } from '../../ui/Outcome';
 import { Tabs } from '../../ui/Tabs';
 import { useTitle } from '../../ui/useTitle';
+import { Highlightable } from '../library/Highlightable';
 import { StarAndNote } from '../library/StarAndNote';
 import { Explained } from './Explained';
 
@@ -159,7 +160,9 @@ function One({
         <Failure error={page.error} retry={() => void page.refetch()} />
       ) : (
         <div className="grid gap-4">
-          <Explained sitting={sitting} explanation={page.data} withUnit />
+          <Highlightable key={`marks-${position}`} sitting={sitting} position={position}>
+            <Explained sitting={sitting} explanation={page.data} withUnit />
+          </Highlightable>
           <StarAndNote key={position} sitting={sitting} position={position} />
         </div>
       )}

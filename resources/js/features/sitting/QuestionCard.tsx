@@ -38,7 +38,7 @@ export function QuestionCard({
         </p>
       )}
       {!stemIsField && (
-        <div id={id} className="text-lg">
+        <div id={id} data-part="stem" className="text-lg">
           <Markdown>{stem}</Markdown>
         </div>
       )}

@@ -1,15 +1,11 @@
 import clsx from 'clsx';
-import { Coffee, Pause, Timer, TimerOff } from 'lucide-react';
+import { BriefcaseBusiness, Coffee, Pause, Timer, TimerOff } from 'lucide-react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { clock } from '../../ui/words';
-import { LookMenu } from '../account/LookMenu';
-import { KeysButton } from './KeysButton';
 import { ahead, paceWords, spoken } from './pace';
 import { Saved } from './Saved';
-import type { Shortcuts } from './shortcuts';
 import type { SittingStore, Snapshot } from './sittingStore';
-import { TablesButton } from './TablesButton';
 import { useRemaining } from './useSitting';
 
 /** The head of a sitting: whether all is saved, the clock, and what lies on the desk. */
@@ -19,7 +15,9 @@ export function SittingHeader(props: {
   briefing: NonNullable<Snapshot['sitting']>['briefing'];
   onZero: () => void;
   onBreak: () => void;
-  onShortcuts: (shortcuts: Shortcuts) => void;
+  /** Whether the kit lies open, and what takes it or puts it away: on a narrow screen it has no rail. */
+  kitOpen: boolean;
+  onKit: () => void;
 }) {
   const { store, now, briefing } = props;
   const active = now.status === 'active' && now.asked !== 'pause';
@@ -65,9 +63,14 @@ export function SittingHeader(props: {
           <Coffee aria-hidden="true" className="size-4.5" />
         </Tool>
       )}
-      <TablesButton exam={briefing.exam} />
-      <KeysButton onChange={props.onShortcuts} />
-      <LookMenu />
+      <button
+        type="button"
+        aria-expanded={props.kitOpen}
+        className="flex min-h-11 min-w-9 cursor-pointer items-center justify-center gap-1.5 lg:hidden"
+        onClick={props.onKit}
+      >
+        <BriefcaseBusiness aria-hidden="true" className="size-4.5" /> Kit
+      </button>
     </div>
   );
 }

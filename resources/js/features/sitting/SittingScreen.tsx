@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
-import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { explanation, session } from '../../api/queries';
 import { Failure } from '../../ui/Failure';
@@ -8,12 +8,21 @@ import { Loading } from '../../ui/Loading';
 import { readAhead } from '../../ui/Markdown';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
+import { useWide } from '../../ui/useWide';
+import { applyLook, readLook, type Look } from '../account/look';
+import { Highlightable } from '../library/Highlightable';
 import { StarAndNote } from '../library/StarAndNote';
+import { useKept } from '../library/useKept';
+import { OpenSection } from '../result/openSection';
 import { textsOf } from '../question/texts';
 import { UnitPanel } from '../question/UnitPanel';
 import { following, ONLY, type Only } from './following';
 import { HandedIn } from './HandedIn';
 import { HandInCheck } from './HandInCheck';
+import { useKit } from './kit/kit';
+import { KitPanel } from './kit/KitPanel';
+import { KitTool, type Desk } from './kit/KitTools';
+import { Ruler } from './kit/Ruler';
 import { BreakCheck, NotHere, OnBreak, Paused, Pausing, TimeUp } from './Interruptions';
 import { QuestionCard } from './QuestionCard';
 import { RouteLine } from './RouteLine';
@@ -62,8 +71,17 @@ function Open({
   const [only, setOnly] = useState<Only>('all');
   const [timeUp, setTimeUp] = useState(false);
   const [shortcuts, setShortcuts] = useState(readShortcuts);
+  const [look, setLook] = useState(readLook);
+  const [page, setPage] = useState<string | null>(null);
+  // A field that was filled from beside is made anew, for it keeps what is being typed.
+  const [filled, setFilled] = useState(0);
   const heading = useRef<HTMLHeadingElement>(null);
+  const noteAsked = useRef(false);
+  const head = useRef<HTMLElement>(null);
+  const kit = useKit(id);
+  const wide = useWide();
   const { current, questions } = now;
+  const { starred, starring } = useKept(id, current);
   const state = questions[current];
   const question = sitting.questions[current];
   const unit = sitting.units.find((one) => one.id === question?.unit);
@@ -86,6 +104,13 @@ function Open({
     await store.handIn();
     setHanding(false);
   };
+  const note = () => {
+    noteAsked.current = true;
+    if (wide) kit.take('notes');
+    else document.getElementById('kept')?.scrollIntoView();
+    setFilled(filled + 1);
+  };
+  useHeight(head);
   const next = sitting.questions[current + 1];
   useEffect(() => (next ? readAhead(textsOf(next)) : undefined), [next]);
   useShortcuts({
@@ -96,17 +121,46 @@ function Open({
     back: following(questions, current, only, -1),
     options: question?.body.kind === 'single' ? question.body.options.map((option) => option.id) : [],
     go,
+    does: {
+      star: () => starring.mutate(!starred),
+      note,
+      calculator: () => kit.toggle('calculator'),
+      tables: () => kit.toggle('tables'),
+      scratch: () => kit.toggle('scratch'),
+      keys: () => kit.toggle('keys'),
+    },
     off: !asking,
   });
 
   if (!state || !question) return null;
   const { marks, penalty } = question;
+  // Beside a question that stands alone there is room.
+  const open = !asking ? null : kit.open === undefined ? (wide && !unit ? 'notes' : null) : kit.open;
+  const number = question.body.kind === 'number' ? (state.response as { text?: string; unit?: string } | null) : null;
+  const desk: Desk = {
+    sitting: id,
+    exam: sitting.briefing.exam,
+    position: current,
+    onUse:
+      question.body.kind !== 'number' || state.locked
+        ? null
+        : (text) => {
+            store.answer(current, number?.unit ? { text, unit: number.unit } : { text });
+            setFilled(filled + 1);
+          },
+    noteAsked,
+    page,
+    look,
+    onLook: (next: Look) => (applyLook(next), setLook(next)),
+    onShortcuts: setShortcuts,
+  };
   return (
     <div className="flex min-h-dvh flex-col">
       <a href="#question" className="btn btn-primary sr-only top-2 left-2 z-20 focus:not-sr-only focus:fixed">
         Skip to the question
       </a>
-      <header className="sticky top-0 z-10 border-b border-base-300 bg-base-100 px-4 pt-2 sm:px-6">
+      {look.ruler && asking && <Ruler />}
+      <header ref={head} className="sticky top-0 z-20 border-b border-base-300 bg-base-100 px-4 pt-2 sm:px-6">
         <div className="mx-auto max-w-7xl">
           <SittingHeader
             store={store}
@@ -118,109 +172,134 @@ function Open({
               else setFace('questions');
             }}
             onBreak={() => setFace('taking a break')}
-            onShortcuts={setShortcuts}
+            kitOpen={open !== null}
+            onKit={() => (open ? kit.close() : kit.take('calculator'))}
           />
           <RouteLine questions={questions} current={current} inTurn={now.questionMs !== null} only={only} onGo={go} />
         </div>
       </header>
 
-      <main className="w-full flex-1 px-4 py-6 sm:px-6">
-        <div className="mx-auto max-w-7xl">
-          {now.refused && (
-            <div className="mb-4">
-              <Notice tone="warn">Your last answer does not count: {now.refused}</Notice>
-            </div>
-          )}
-          {now.link.kind === 'full' && (
-            <div className="mb-4">
-              <Notice tone="warn">{now.link.message}</Notice>
-            </div>
-          )}
-          {timeUp ? (
-            <TimeUp away={away} waiting={now.link.kind === 'away' ? now.link.waiting : 0} />
-          ) : now.status === 'paused' ? (
-            <Paused onResume={() => void store.resume()} going={going} timed={timed} />
-          ) : now.status === 'on_break' ? (
-            <OnBreak onEnd={() => void store.endBreak()} going={going} />
-          ) : now.asked === 'pause' ? (
-            <Pausing away={away} timed={timed} onBack={() => void store.stayOn()} />
-          ) : face === 'taking a break' ? (
-            <BreakCheck
-              onTake={() => {
-                setFace('questions');
-                void store.takeBreak();
-              }}
-              onBack={() => setFace('questions')}
-            />
-          ) : face === 'handing in' ? (
-            <HandInCheck
-              questions={questions}
-              inTurn={now.questionMs !== null}
-              busy={handing}
-              waiting={away}
-              onGo={go}
-              onBack={() => setFace('questions')}
-              onHandIn={() => void handIn()}
-            />
-          ) : (
-            <article
-              className={clsx(
-                'grid gap-x-8 gap-y-4',
-                unit ? 'lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]' : 'lg:grid-cols-[minmax(0,1fr)_19rem]',
-              )}
-              aria-labelledby="question"
-            >
-              <div className="col-span-full flex flex-wrap items-center justify-between gap-x-4">
-                <h1
-                  id="question"
-                  ref={heading}
-                  tabIndex={-1}
-                  className="scroll-mt-40 text-base-content/75 outline-none"
-                >
-                  Question {current + 1} of {questions.length}
-                  {marks !== '1' && `, ${marks} marks`}
-                  {penalty && `, a wrong answer costs ${penalty} of ${marks === '1' ? 'a mark' : 'them'}`}
-                  {sitting.topics[current] && ` · ${sitting.topics[current]}`}
-                </h1>
-                {now.questionMs === null && (
-                  <select
-                    aria-label="What going on leads to"
-                    value={only}
-                    onChange={(event) => setOnly(event.target.value as Only)}
-                    className="select min-h-11 w-auto border-base-content/50 text-sm pointer-fine:h-9 pointer-fine:min-h-9"
+      <div className="mx-auto flex w-full max-w-[90rem] flex-1 max-lg:flex-col">
+        <main className="w-full min-w-0 flex-1 px-4 py-6 sm:px-6">
+          <div>
+            {now.refused && (
+              <div className="mb-4">
+                <Notice tone="warn">Your last answer does not count: {now.refused}</Notice>
+              </div>
+            )}
+            {now.link.kind === 'full' && (
+              <div className="mb-4">
+                <Notice tone="warn">{now.link.message}</Notice>
+              </div>
+            )}
+            {timeUp ? (
+              <TimeUp away={away} waiting={now.link.kind === 'away' ? now.link.waiting : 0} />
+            ) : now.status === 'paused' ? (
+              <Paused onResume={() => void store.resume()} going={going} timed={timed} />
+            ) : now.status === 'on_break' ? (
+              <OnBreak onEnd={() => void store.endBreak()} going={going} />
+            ) : now.asked === 'pause' ? (
+              <Pausing away={away} timed={timed} onBack={() => void store.stayOn()} />
+            ) : face === 'taking a break' ? (
+              <BreakCheck
+                onTake={() => {
+                  setFace('questions');
+                  void store.takeBreak();
+                }}
+                onBack={() => setFace('questions')}
+              />
+            ) : face === 'handing in' ? (
+              <HandInCheck
+                questions={questions}
+                inTurn={now.questionMs !== null}
+                busy={handing}
+                waiting={away}
+                onGo={go}
+                onBack={() => setFace('questions')}
+                onHandIn={() => void handIn()}
+              />
+            ) : (
+              <article
+                className={clsx(
+                  'grid gap-x-8 gap-y-4',
+                  unit &&
+                    (open
+                      ? 'xl:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]'
+                      : 'lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]'),
+                )}
+                aria-labelledby="question"
+              >
+                <div className="col-span-full flex flex-wrap items-center justify-between gap-x-4">
+                  <h1
+                    id="question"
+                    ref={heading}
+                    tabIndex={-1}
+                    className="scroll-mt-40 text-base-content/75 outline-none"
                   >
-                    {Object.entries(ONLY).map(([value, words]) => (
-                      <option key={value} value={value}>
-                        {words}
-                      </option>
-                    ))}
-                  </select>
+                    Question {current + 1} of {questions.length}
+                    {marks !== '1' && `, ${marks} marks`}
+                    {penalty && `, a wrong answer costs ${penalty} of ${marks === '1' ? 'a mark' : 'them'}`}
+                    {sitting.topics[current] && ` · ${sitting.topics[current]}`}
+                  </h1>
+                  {now.questionMs === null && (
+                    <select
+                      aria-label="What going on leads to"
+                      value={only}
+                      onChange={(event) => setOnly(event.target.value as Only)}
+                      className="select min-h-11 w-auto border-base-content/50 text-sm pointer-fine:h-9 pointer-fine:min-h-9"
+                    >
+                      {Object.entries(ONLY).map(([value, words]) => (
+                        <option key={value} value={value}>
+                          {words}
+                        </option>
+                      ))}
+                    </select>
+                  )}
+                </div>
+                {unit && (
+                  <Highlightable sitting={id} position={unit.positions[0] ?? current}>
+                    <UnitPanel key={unit.id} unit={unit} position={current} />
+                  </Highlightable>
                 )}
-              </div>
-              {unit && <UnitPanel key={unit.id} unit={unit} position={current} />}
-              <div className="grid content-start gap-5">
-                {state.checked && state.outcome ? (
-                  <Answered sitting={id} position={current} />
-                ) : (
-                  <QuestionCard
-                    key={current}
-                    question={question}
-                    state={state}
-                    store={store}
-                    asksSureness={sitting.briefing.asksSureness}
-                  />
-                )}
-                {unit && <StarAndNote key={`kept-${current}`} sitting={id} position={current} />}
-              </div>
-              {!unit && (
-                <aside aria-label="Star and note" className="self-start lg:border-l lg:border-base-300 lg:pl-6">
-                  <StarAndNote key={`kept-${current}`} sitting={id} position={current} />
-                </aside>
-              )}
-            </article>
-          )}
-        </div>
-      </main>
+                <div id="the-question" className="grid content-start gap-5">
+                  {state.checked && state.outcome ? (
+                    <OpenSection
+                      value={(code) => {
+                        setPage(code);
+                        kit.take('handbook');
+                      }}
+                    >
+                      <Highlightable key={current} sitting={id} position={current}>
+                        <Answered sitting={id} position={current} />
+                      </Highlightable>
+                    </OpenSection>
+                  ) : (
+                    <Highlightable key={current} sitting={id} position={current}>
+                      <QuestionCard
+                        key={`${current}-${filled}`}
+                        question={question}
+                        state={state}
+                        store={store}
+                        asksSureness={sitting.briefing.asksSureness}
+                      />
+                    </Highlightable>
+                  )}
+                  {!(wide && open === 'notes') && (
+                    <div id="kept">
+                      <StarAndNote key={`${current}-${filled}`} sitting={id} position={current} asked={noteAsked} />
+                    </div>
+                  )}
+                </div>
+              </article>
+            )}
+          </div>
+        </main>
+        {asking && (
+          <KitPanel kit={kit} open={open}>
+            {(tool) => <KitTool tool={tool} desk={desk} />}
+          </KitPanel>
+        )}
+      </div>
 
       {asking && (
         <SittingFooter
@@ -249,4 +328,17 @@ function Answered({ sitting, position }: { sitting: string; position: number }) 
       <Explained sitting={sitting} explanation={page.data} />
     </Suspense>
   );
+}
+
+/** Tells the page's styles how high the head is: what sticks below it must know. */
+function useHeight(head: React.RefObject<HTMLElement | null>): void {
+  useLayoutEffect(() => {
+    const element = head.current;
+    if (!element) return;
+    const watch = new ResizeObserver(() =>
+      document.documentElement.style.setProperty('--head', `${element.offsetHeight}px`),
+    );
+    watch.observe(element);
+    return () => watch.disconnect();
+  }, [head]);
 }

@@ -1,4 +1,4 @@
-export type Action = 'back' | 'on' | 'flag';
+export type Action = 'back' | 'on' | 'flag' | 'star' | 'note' | 'calculator' | 'tables' | 'scratch' | 'keys';
 
 /** Keys that do something while sitting. A candidate may change them, or turn all of them off. */
 export interface Shortcuts {
@@ -10,12 +10,32 @@ export interface Shortcuts {
 
 const KEY = 'uplandia.shortcuts';
 
-export const USUAL: Shortcuts = { active: true, digits: true, keys: { back: '[', on: ']', flag: 'f' } };
+export const USUAL: Shortcuts = {
+  active: true,
+  digits: true,
+  keys: {
+    back: '[',
+    on: ']',
+    flag: 'f',
+    star: 's',
+    note: 'n',
+    calculator: 'r',
+    tables: 't',
+    scratch: 'p',
+    keys: '?',
+  },
+};
 
 export const ACTIONS: [Action, string][] = [
   ['back', 'Go back a question'],
   ['on', 'Go on a question'],
   ['flag', 'Flag or unflag'],
+  ['star', 'Star or take it away'],
+  ['note', 'Write a note'],
+  ['calculator', 'Calculator'],
+  ['tables', 'Tables'],
+  ['scratch', 'Scratch pad'],
+  ['keys', 'This list'],
 ];
 
 /** The shortcuts as this device keeps them; whatever cannot be read is as usual. */

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { meaning, type Shortcuts } from './shortcuts';
+import { meaning, type Action, type Shortcuts } from './shortcuts';
 import type { QuestionState, SittingStore } from './sittingStore';
 
 /** Keys while sitting; none while one types, and none with Ctrl, Alt or the like. */
@@ -12,6 +12,8 @@ export function useShortcuts(on: {
   back: number | null;
   options: string[];
   go: (position: number) => void;
+  /** What the other keys do. */
+  does: Record<Exclude<Action, 'back' | 'on' | 'flag'>, () => void>;
   off: boolean;
 }): void {
   const { shortcuts, store, state, options, go, off } = on;
@@ -28,6 +30,10 @@ export function useShortcuts(on: {
       else if (typeof does === 'number') {
         const option = options[does - 1];
         if (option && !state.locked) store.answer(state.position, { choice: option });
+      } else if (does && does !== 'back' && does !== 'on') {
+        // The key must not land in a field that has just opened.
+        event.preventDefault();
+        on.does[does]();
       }
     };
     window.addEventListener('keydown', press);

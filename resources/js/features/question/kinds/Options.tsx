@@ -44,7 +44,13 @@ export function Options({
                 on ? 'border-primary bg-base-200 ring-1 ring-primary' : 'border-base-content/50',
               )}
             >
-              <label className="flex min-h-12 flex-1 cursor-pointer items-center gap-3 px-3 py-2 has-disabled:cursor-default">
+              {/* Only a pointer can select words and press at once. */}
+              {/* eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/no-noninteractive-element-interactions */}
+              <label
+                className="flex min-h-12 flex-1 cursor-pointer items-center gap-3 px-3 py-2 has-disabled:cursor-default"
+                // Who selects words of an option does not choose it.
+                onClick={(event) => document.getSelection()?.toString() && event.preventDefault()}
+              >
                 <input
                   type={several ? 'checkbox' : 'radio'}
                   name={labelledBy}
@@ -54,7 +60,9 @@ export function Options({
                   onChange={() => choose(option.id)}
                 />
                 <span className={clsx('min-w-0', out && 'line-through opacity-70')}>
-                  <Markdown inline>{option.text}</Markdown>
+                  <span data-part={`option:${option.id}`}>
+                    <Markdown inline>{option.text}</Markdown>
+                  </span>
                   {out && <span className="sr-only"> (ruled out)</span>}
                 </span>
               </label>

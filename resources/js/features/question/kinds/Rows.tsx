@@ -21,6 +21,7 @@ export function Rows({
       {body.rows.map((row) => (
         <Row
           key={row.id}
+          row={row.id}
           text={row.text}
           choices={row.choices ?? body.choices}
           chosen={response?.rows?.[row.id] ?? ''}
@@ -33,12 +34,14 @@ export function Rows({
 }
 
 function Row({
+  row,
   text,
   choices,
   chosen,
   locked,
   onChoose,
 }: {
+  row: string;
   text: string;
   choices: { id: string; text: string }[];
   chosen: string;
@@ -48,7 +51,7 @@ function Row({
   const id = useId();
   return (
     <div className="grid gap-x-4 gap-y-1 rounded-field border border-base-content/50 px-3 py-2 sm:grid-cols-[1fr_auto] sm:items-center">
-      <div id={id}>
+      <div id={id} data-part={`row:${row}`}>
         <Markdown inline>{text}</Markdown>
       </div>
       {choices.length > LIE_OPEN ? (

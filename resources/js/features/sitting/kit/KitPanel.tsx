@@ -1,0 +1,114 @@
+import clsx from 'clsx';
+import { Calculator, Keyboard, NotebookPen, PencilRuler, SunMoon, Table2, X, type LucideIcon } from 'lucide-react';
+import { useEffect, useRef, type ReactNode } from 'react';
+import type { Kit, Tool } from './kit';
+
+const RAIL: readonly [Tool, string, LucideIcon][] = [
+  ['notes', 'Notes', NotebookPen],
+  ['calculator', 'Calculator', Calculator],
+  ['tables', 'Tables', Table2],
+  ['scratch', 'Scratch', PencilRuler],
+  ['look', 'Look', SunMoon],
+  ['keys', 'Keys', Keyboard],
+];
+const TITLES: Record<Tool, string> = {
+  notes: 'This question',
+  calculator: 'Calculator',
+  tables: 'Tables and formulas',
+  scratch: 'Scratch pad',
+  look: 'Look',
+  keys: 'Keys',
+  handbook: 'Handbook',
+};
+
+/**
+ * The kit: on a wide screen a rail at the edge, and what is open beside the question; on a narrow one from below. The
+ * question is never covered.
+ */
+export function KitPanel({
+  kit,
+  open,
+  children,
+}: {
+  kit: Kit;
+  /** What is open now, where nothing was chosen too. */
+  open: Tool | null;
+  children: (tool: Tool) => ReactNode;
+}) {
+  const panel = useRef<HTMLElement>(null);
+  const asked = useRef(false);
+  useEffect(() => {
+    if (asked.current && open) panel.current?.focus();
+    asked.current = false;
+  }, [open]);
+  const shown = open && !kit.used.includes(open) ? [...kit.used, open] : kit.used;
+  const use = (tool: Tool) => {
+    asked.current = true;
+    if (open === tool) kit.close();
+    else kit.take(tool);
+  };
+  return (
+    <div className="contents lg:sticky lg:top-(--head) lg:flex lg:h-[calc(100dvh-var(--head)-var(--foot))] lg:self-start">
+      {/* Escape puts away what holds the focus. */}
+      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
+      <aside
+        ref={panel}
+        tabIndex={-1}
+        aria-label={open ? TITLES[open] : 'Kit'}
+        hidden={!open}
+        onKeyDown={(event) => {
+          if (event.key !== 'Escape' || event.defaultPrevented) return;
+          kit.close();
+        }}
+        className="order-last z-10 overflow-y-auto overscroll-contain border-base-300 bg-base-100 outline-none max-lg:sticky max-lg:bottom-(--foot) max-lg:max-h-[55dvh] max-lg:border-t-2 max-lg:px-4 max-lg:pb-3 lg:order-none lg:w-88 lg:border-l lg:px-5 lg:py-4"
+      >
+        <div className="sticky top-0 z-10 flex items-center justify-between bg-base-100 lg:hidden">
+          <Rail open={open} onUse={use} low />
+        </div>
+        <div className="mb-2 flex items-center justify-between gap-2">
+          <h2 className="font-bold">{open && TITLES[open]}</h2>
+          <button
+            type="button"
+            aria-label="Put it away"
+            className="grid size-11 cursor-pointer place-items-center rounded-field hover:bg-base-content/10 pointer-fine:size-8"
+            onClick={() => kit.close()}
+          >
+            <X aria-hidden="true" className="size-4.5" />
+          </button>
+        </div>
+        {shown.map((tool) => (
+          <div key={tool} hidden={tool !== open}>
+            {children(tool)}
+          </div>
+        ))}
+      </aside>
+      <div className="hidden w-17 shrink-0 border-l border-base-300 py-3 lg:block">
+        <Rail open={open} onUse={use} />
+      </div>
+    </div>
+  );
+}
+
+function Rail({ open, onUse, low }: { open: Tool | null; onUse: (tool: Tool) => void; low?: boolean }) {
+  return (
+    <ul aria-label="Kit" className={clsx('flex', low ? 'w-full overflow-x-auto' : 'flex-col gap-1')}>
+      {RAIL.map(([tool, name, Icon]) => (
+        <li key={tool} className={clsx(tool === 'keys' && 'max-sm:hidden', low && 'flex-1')}>
+          <button
+            type="button"
+            aria-expanded={open === tool}
+            onClick={() => onUse(tool)}
+            className={clsx(
+              'grid min-h-12 w-full cursor-pointer justify-items-center gap-0.5 px-1 py-1.5 text-xs',
+              low ? 'border-b-4' : 'border-r-4',
+              open === tool ? 'border-primary font-bold' : 'border-transparent hover:bg-base-content/10',
+            )}
+          >
+            <Icon aria-hidden="true" className="size-5" />
+            {name}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,84 @@
+import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
+import { section } from '../../../api/queries';
+import { Failure } from '../../../ui/Failure';
+import { Loading } from '../../../ui/Loading';
+import { Markdown } from '../../../ui/Markdown';
+import type { Look } from '../../account/look';
+import { LookFields } from '../../account/LookFields';
+import { Highlights } from '../../library/Highlights';
+import { StarAndNote } from '../../library/StarAndNote';
+import { WordToAuthors } from '../../library/WordToAuthors';
+import type { Shortcuts } from '../shortcuts';
+import { ShortcutSettings } from '../ShortcutSettings';
+import type { Tool } from './kit';
+import { Tables } from './Tables';
+
+const Calculator = lazy(() => import('./Calculator'));
+const Scratch = lazy(() => import('./Scratch'));
+
+export interface Desk {
+  sitting: string;
+  exam: string;
+  position: number;
+  /** Puts a figure into the field of the question; null: it has none. */
+  onUse: ((value: string) => void) | null;
+  /** Set when the note was asked for by a key. */
+  noteAsked: { current: boolean };
+  /** Which page of the handbook is open. */
+  page: string | null;
+  look: Look;
+  onLook: (look: Look) => void;
+  onShortcuts: (shortcuts: Shortcuts) => void;
+}
+
+/** One tool of the kit. */
+export function KitTool({ tool, desk }: { tool: Tool; desk: Desk }) {
+  const { sitting, position } = desk;
+  switch (tool) {
+    case 'notes':
+      return (
+        <div className="grid gap-5">
+          <StarAndNote key={position} sitting={sitting} position={position} asked={desk.noteAsked} />
+          <Highlights key={`marks-${position}`} sitting={sitting} position={position} />
+          <WordToAuthors key={`word-${position}`} sitting={sitting} position={position} />
+        </div>
+      );
+    case 'calculator':
+      return (
+        <Suspense fallback={<Loading what="Fetching the calculator" />}>
+          <Calculator sitting={sitting} onUse={desk.onUse} />
+        </Suspense>
+      );
+    case 'tables':
+      return <Tables exam={desk.exam} />;
+    case 'scratch':
+      return (
+        <Suspense fallback={<Loading what="Fetching the scratch pad" />}>
+          <Scratch sitting={sitting} />
+        </Suspense>
+      );
+    case 'look':
+      return <LookFields look={desk.look} onChange={desk.onLook} />;
+    case 'keys':
+      return <ShortcutSettings onChange={desk.onShortcuts} />;
+    case 'handbook':
+      return desk.page && <Page exam={desk.exam} code={desk.page} />;
+  }
+}
+
+function Page({ exam, code }: { exam: string; code: string }) {
+  const page = useQuery(section(exam, code));
+  if (page.isPending) return <Loading what="Turning the page" />;
+  if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  return (
+    <article className="grid gap-3">
+      <p className="text-base-content/75">{page.data.chapter}</p>
+      <h3 className="text-lg font-bold">{page.data.title}</h3>
+      <Markdown>{page.data.body}</Markdown>
+      <a href={`/handbook/${exam}/${code}`} target="_blank" rel="noopener">
+        Open it in the handbook
+      </a>
+    </article>
+  );
+}

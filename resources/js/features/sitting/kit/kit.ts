@@ -1,0 +1,31 @@
+import { useState } from 'react';
+
+export type Tool = 'notes' | 'calculator' | 'tables' | 'scratch' | 'look' | 'keys' | 'handbook';
+
+/** What lies beside the questions of one sitting, and is open on each of them until it is put away. */
+export interface Kit {
+  /** null: put away; undefined: nothing was chosen yet. */
+  open: Tool | null | undefined;
+  /** Those that were open once stay where they were. */
+  used: readonly Tool[];
+  take(tool: Tool): void;
+  toggle(tool: Tool): void;
+  close(): void;
+}
+
+const TOOLS: readonly Tool[] = ['notes', 'calculator', 'tables', 'scratch', 'look', 'keys'];
+
+export function useKit(sitting: string): Kit {
+  const key = `uplandia.kit.${sitting}`;
+  const [open, setOpen] = useState<Tool | null | undefined>(() => {
+    const kept = sessionStorage.getItem(key);
+    return kept === '' ? null : TOOLS.find((tool) => tool === kept);
+  });
+  const [used, setUsed] = useState<readonly Tool[]>(open ? [open] : []);
+  const take = (tool: Tool | null) => {
+    setOpen(tool);
+    if (tool && !used.includes(tool)) setUsed([...used, tool]);
+    if (tool !== 'handbook') sessionStorage.setItem(key, tool ?? '');
+  };
+  return { open, used, take, toggle: (tool) => take(open === tool ? null : tool), close: () => take(null) };
+}

@@ -1,0 +1,205 @@
+import { expect, test, type Page } from '@playwright/test';
+import { begin, expectAccessible, expectNoSidewaysScroll, expectRoomForFingers, of, signInAs } from './ways';
+
+/** Selects words as a pointer would. */
+async function select(page: Page, part: string, words: string): Promise<void> {
+  await page.evaluate(
+    ([part, words]) => {
+      const element = document.querySelector(`[data-part="${part}"]`);
+      const walk = document.createTreeWalker(element!, NodeFilter.SHOW_TEXT);
+      for (let node = walk.nextNode(); node; node = walk.nextNode()) {
+        const from = node.textContent!.indexOf(words!);
+        if (from >= 0) document.getSelection()!.setBaseAndExtent(node, from, node, from + words!.length);
+      }
+    },
+    [part, words],
+  );
+}
+
+/** The words that are painted over the text. */
+const painted = (page: Page, kind: 'marked' | 'struck') =>
+  page.evaluate((kind) => [...(CSS.highlights.get(`uplandia-${kind}`) ?? [])].map(String), kind);
+
+test('the calculator reckons, keeps its tape, and answers a number', async ({ page }) => {
+  await signInAs(page, 'Petra Quill');
+  await of(page, 'upland-guide');
+  await page.goto('/build?kinds=number&pools=&count=3&mode=timed');
+  await page.getByRole('button', { name: /^(Begin|Build it)$/ }).click();
+  const begins = page.getByRole('link', { name: 'Begin' });
+  const heading = page.getByRole('heading', { name: 'Question 1 of 3' });
+  await expect(begins.or(heading)).toBeVisible();
+  if (await begins.isVisible()) await begins.click();
+  await expect(heading).toBeVisible();
+  await page.keyboard.press('r');
+  const field = page.getByRole('textbox', { name: 'Calculation' });
+  await field.fill('1,5 × (4 + 2');
+  await field.press('Enter');
+  await expect(page.getByRole('alert')).toHaveText(/Are all brackets closed/);
+  await field.press(')');
+  await field.press('Enter');
+  await expect(page.getByRole('list', { name: 'Tape' })).toContainText('9');
+  // A sign goes on from the last result.
+  await page.getByRole('button', { name: '÷', exact: true }).click();
+  await field.press('4');
+  await field.press('Enter');
+  await page.getByRole('button', { name: 'Answer with 2.25' }).click();
+  await expect(page.locator('#the-question').getByRole('textbox').first()).toHaveValue('2.25');
+  await page.getByRole('checkbox', { name: 'Scientific' }).check();
+  await field.fill('sin(30)');
+  await page.getByRole('button', { name: 'Reckon' }).click();
+  await expect(page.getByRole('list', { name: 'Tape' })).toContainText('0.5');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await expect(page.getByRole('list', { name: 'Tape' })).toContainText('2.25');
+  await expect(page.getByText('All saved')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('list', { name: 'Tape' })).toContainText('2.25');
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await expect(page.locator('#the-question').getByRole('textbox').first()).toHaveValue('2.25');
+});
+
+test('the scratch pad is the same after a crash and on another device, and waits for a connection', async ({
+  page,
+  browser,
+}) => {
+  await signInAs(page, 'Noor Selwick');
+  await begin(page, { mode: 'Tutor', questions: 2 });
+  await page.keyboard.press('p');
+  const pad = page.getByRole('textbox', { name: 'Scratch pad' });
+  await pad.fill('12 km at 4 km/h');
+  await expect(page.getByText('Kept', { exact: true })).toBeVisible();
+  await page.context().setOffline(true);
+  await pad.fill('12 km at 4 km/h: 3 h');
+  await expect(page.getByText('Kept on this device; sent when the server is back')).toBeVisible();
+  await page.context().setOffline(false);
+  await expect(page.getByText('Kept', { exact: true })).toBeVisible({ timeout: 15_000 });
+  await page.getByRole('button', { name: 'Draw' }).click();
+  const drawing = page.getByRole('img', { name: /^A drawing of/ });
+  const box = (await drawing.boundingBox())!;
+  await page.mouse.move(box.x + 30, box.y + 30);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 90, box.y + 60, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByRole('img', { name: 'A drawing of 1 strokes' })).toBeVisible();
+  await expect(page.getByText('Kept', { exact: true })).toBeVisible();
+
+  const other = await (await browser.newContext()).newPage();
+  await signInAs(other, 'Noor Selwick');
+  await other.goto(page.url());
+  await other.getByRole('button', { name: 'Go on here' }).click();
+  await other.getByRole('button', { name: 'Scratch' }).click();
+  await expect(other.getByRole('textbox', { name: 'Scratch pad' })).toHaveValue('12 km at 4 km/h: 3 h');
+  await other.getByRole('button', { name: 'Draw' }).click();
+  await expect(other.getByRole('img', { name: 'A drawing of 1 strokes' })).toBeVisible();
+  await other.close();
+});
+
+test('words are marked and struck, by pointer and by keyboard, and stay with the question', async ({ page }) => {
+  await signInAs(page, 'Tamsin Orrel');
+  await begin(page, { mode: 'Tutor', questions: 2 });
+  const stem = (await page.locator('[data-part="stem"]').textContent())!.trim();
+  const [first = '', second = '', third = ''] = stem.split(' ');
+  await select(page, 'stem', first);
+  await page.getByRole('button', { name: 'Mark', exact: true }).first().waitFor();
+  await page.getByRole('toolbar').getByRole('button', { name: 'Mark' }).click();
+  await expect.poll(() => painted(page, 'marked')).toEqual([first]);
+  await select(page, 'stem', third);
+  await page.getByRole('toolbar').getByRole('button', { name: 'Strike' }).click();
+  await expect.poll(() => painted(page, 'struck')).toEqual([third]);
+  // From the keyboard, where nothing can be selected.
+  await page.getByRole('textbox', { name: 'Mark words' }).fill(`${first} ${second}`);
+  await page.keyboard.press('Enter');
+  await expect.poll(() => painted(page, 'marked')).toEqual([`${first} ${second}`]);
+  await page.getByRole('textbox', { name: 'Mark words' }).fill('no such words');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('These words are not in the question.')).toBeVisible();
+  // Selecting words of an option does not choose it.
+  const option = await page.locator('[data-part^="option:"]').first().getAttribute('data-part');
+  const box = (await page.locator(`[data-part="${option}"]`).boundingBox())!;
+  await page.mouse.move(box.x + 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + Math.min(60, box.width - 2), box.y + box.height / 2, { steps: 5 });
+  await page.mouse.up();
+  await page.getByRole('toolbar').getByRole('button', { name: 'Mark' }).click();
+  await expect(page.getByRole('radio').first()).not.toBeChecked();
+  await expect.poll(() => painted(page, 'marked').then((all) => all.length)).toBe(2);
+  await expectAccessible(page);
+
+  await page.reload();
+  await expect.poll(() => painted(page, 'struck')).toEqual([third]);
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await expect.poll(() => painted(page, 'marked')).toEqual([]);
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await page.getByRole('button', { name: `Clear: ${third}` }).click();
+  await expect.poll(() => painted(page, 'struck')).toEqual([]);
+  await page.getByRole('radio').first().check();
+  await page.getByRole('button', { name: 'Check', exact: true }).click();
+  await expect(page.getByText('To take with you')).toBeVisible();
+  await expect.poll(() => painted(page, 'marked').then((all) => all[0])).toBe(`${first} ${second}`);
+});
+
+test('the handbook opens beside the reasons, and the authors can be told a word', async ({ page }) => {
+  await signInAs(page, 'Petra Quill');
+  await begin(page, { mode: 'Tutor', questions: 1 });
+  await page.getByRole('button', { name: 'A word to the authors' }).click();
+  await page.getByRole('button', { name: 'Tell them' }).click();
+  await expect(page.getByRole('alert')).toHaveText('Write a few words, so that the authors can find what you mean.');
+  await page.getByRole('textbox', { name: 'What is wrong' }).fill('Two options say the same.');
+  await page.getByRole('button', { name: 'Tell them' }).click();
+  await expect(page.getByText('The authors have it. Thank you.')).toBeVisible();
+  await page.getByRole('radio').first().check();
+  await page.getByRole('button', { name: 'Check', exact: true }).click();
+  const reference = page.getByText('In the handbook:').getByRole('link').first();
+  const title = (await reference.textContent())!;
+  await reference.click();
+  const beside = page.getByRole('complementary', { name: 'Handbook' });
+  await expect(beside.getByRole('heading', { name: title })).toBeVisible();
+  await expect(page.getByText('To take with you')).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('the look of a sitting: room between lines, and a ruler that follows', async ({ page }) => {
+  await signInAs(page, 'Petra Quill');
+  await begin(page, { mode: 'Tutor', questions: 1 });
+  await page.getByRole('button', { name: 'Look' }).click();
+  const height = () =>
+    page.locator('[data-part="stem"] p').evaluate((text) => parseFloat(getComputedStyle(text).lineHeight));
+  const before = await height();
+  await page.getByRole('radio', { name: 'Widest' }).check();
+  expect(await height()).toBeGreaterThan(before * 1.3);
+  await page.getByRole('checkbox', { name: 'Reading ruler while sitting' }).check();
+  const ruler = page.locator('.reading-ruler');
+  await page.mouse.move(400, 300);
+  await expect.poll(async () => Math.round((await ruler.boundingBox())!.y)).toBeGreaterThan(240);
+  await page.mouse.move(400, 600);
+  await expect.poll(async () => Math.round((await ruler.boundingBox())!.y)).toBeGreaterThan(540);
+  await page.reload();
+  await expect(ruler).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.dataset.spacing)).toBe('3');
+  await page.context().clearCookies({ name: 'uplandia_look' });
+});
+
+test.describe('the kit on a phone', () => {
+  test.use({ viewport: { width: 360, height: 740 }, hasTouch: true, isMobile: true });
+
+  test('comes from below and leaves the question in sight', async ({ page }) => {
+    await signInAs(page, 'Petra Quill');
+    await begin(page, { mode: 'Tutor', questions: 2 });
+    await page.getByRole('button', { name: 'Kit', exact: true }).tap();
+    const sheet = page.getByRole('complementary', { name: 'Calculator' });
+    await expect(sheet).toBeVisible();
+    expect((await sheet.boundingBox())!.y).toBeGreaterThan(250);
+    for (const tool of ['Tables', 'Scratch', 'Look', 'Notes']) {
+      await page.getByRole('list', { name: 'Kit' }).getByRole('button', { name: tool }).tap();
+      await expectNoSidewaysScroll(page);
+      await expectRoomForFingers(page);
+    }
+    // Of the question behind it some button is always half hidden.
+    await expectAccessible(page, 'aside');
+    await page.getByRole('button', { name: 'Put it away' }).tap();
+    await expect(page.getByRole('complementary', { name: 'This question' })).toBeHidden();
+    await expectAccessible(page);
+    await page.getByRole('radio').first().tap();
+    await expect(page.getByRole('radio').first()).toBeChecked();
+  });
+});
