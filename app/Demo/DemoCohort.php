@@ -266,6 +266,8 @@ final class DemoCohort
                 value: $value,
             );
         };
+        // They have read before, and begin to answer at once.
+        $add(EventKind::ReadingEnded, null);
         foreach ($simulator->sit($person, $paper['simulated']) as $answer) {
             $item = $paper['items'][$answer->item];
             $add(EventKind::Shown, $answer->item);

@@ -14,6 +14,7 @@ final readonly class BriefingView
 {
     /**
      * @param  list<ExamSectionView>  $sections  of a paper or a rehearsal
+     * @param  list<int>  $planMs
      * @param  list<ReasonView>  $reasons  none: it is not made of weak spots
      */
     public function __construct(
@@ -35,15 +36,24 @@ final readonly class BriefingView
         ]
         public ?int $questionMs,
         #[OA\Property(description: 'Whether each question asks how sure one is.')] public bool $asksSureness,
-        #[OA\Property(description: 'Of the limit, meant for reading.')] public int $readingMs,
+        #[OA\Property(description: 'Of the limit, for reading before the clock begins.')] public int $readingMs,
+        #[OA\Property(description: 'What the candidate means to have left at the end.')] public int $reserveMs,
         #[OA\Property] public string $extraTime,
-        #[OA\Property(description: 'By the pace plan, without reserve.', nullable: true)] public ?int $msPerMark,
+        #[OA\Property(description: 'By the pace plan.', nullable: true)] public ?int $msPerMark,
         #[OA\Property(description: 'A pause stops the clock.')] public bool $pausable,
         #[
             OA\Property(description: 'How many breaks may be taken; a break does not stop the clock.'),
         ]
         public int $breaks,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ExamSectionView::class))] public array $sections,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(type: 'integer'),
+                description: 'Section by section, its time by the pace plan; none without one.',
+            ),
+        ]
+        public array $planMs,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ReasonView::class))] public array $reasons,
     ) {
     }

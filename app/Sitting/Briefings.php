@@ -22,7 +22,15 @@ final class Briefings
         foreach (DB::table('test_items')->where('test_id', $sitting->test_id)->pluck('marks') as $worth) {
             $marks = $marks->plus(is_string($worth) ? $worth : 0);
         }
-        $timed = $terms->limit !== null && $marks->getSign() > 0;
+        $sections = $blueprint === null ? [] : ExamSectionView::allOf($blueprint);
+        $plan = $terms->limit !== null && $marks->getSign() > 0
+            ? PacePlan::of(
+                time: $terms->limit,
+                reading: $terms->reading,
+                reserve: min($sitting->reserve_ms, $this->mostReserve($sitting)),
+                marks: $marks,
+            )
+            : null;
 
         return new BriefingView(
             id: $sitting->id,
@@ -38,22 +46,25 @@ final class Briefings
             questionMs: $terms->questionLimit,
             asksSureness: $terms->asksSureness,
             readingMs: $terms->reading,
+            reserveMs: $sitting->reserve_ms,
             extraTime: $terms->extraTime,
-            msPerMark: $timed
-                ? PacePlan::of(
-                    time: (int) $terms->limit,
-                    reading: $terms->reading,
-                    reserve: 0,
-                    marks: $marks,
-                )->timeFor(1)
-                : null,
+            msPerMark: $plan?->timeFor(1),
             pausable: $terms->pausable,
             breaks: $terms->breaks,
-            sections: $blueprint === null ? [] : ExamSectionView::allOf($blueprint),
+            sections: $sections,
+            planMs: $plan === null
+                ? []
+                : array_map(fn (ExamSectionView $section): int => $plan->timeFor($section->marks), $sections),
             reasons: array_map(
                 fn (array $reason): ReasonView => new ReasonView(...$reason),
                 $sitting->test->reasons ?? [],
             ),
         );
+    }
+
+    /** The most that may be left at the end, in milliseconds: half of the time for answering. */
+    public function mostReserve(Sitting $sitting): int
+    {
+        return intdiv($sitting->terms()->answering() ?? 0, 2);
     }
 }

@@ -144,6 +144,7 @@ final class Sitting extends Model
             'status' => Stage::class,
             'mode' => Mode::class,
             'on_paper' => 'boolean',
+            'reserve_ms' => 'integer',
             'terms' => 'array',
             'by_clock' => 'boolean',
             'counts' => 'boolean',

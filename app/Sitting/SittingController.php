@@ -6,9 +6,12 @@ namespace App\Sitting;
 
 use App\Http\Contract\Get;
 use App\Http\Contract\Post;
+use App\Http\Contract\Put;
+use App\Http\Refusal;
 use Illuminate\Http\JsonResponse;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Sitting\Event;
+use Uplandia\Core\Sitting\Terms;
 
 final readonly class SittingController
 {
@@ -29,6 +32,21 @@ final readonly class SittingController
         $this->closing->settleIfOver($sitting);
 
         return new JsonResponse($this->briefings->of($sitting));
+    }
+
+    #[Put('/api/sittings/{sitting}/reserve', 'Plan a reserve', takes: ReserveRequest::class, returns: BriefingView::class)]
+    public function reserve(ReserveRequest $request, Sitting $sitting): JsonResponse
+    {
+        $reserve = $request->integer('minutes') * Terms::MS_PER_MINUTE;
+        $most = $this->briefings->mostReserve($sitting);
+        if ($reserve > $most) {
+            $minutes = intdiv($most, Terms::MS_PER_MINUTE);
+            throw Refusal::unmet('too_much', "Of this test at most {$minutes} min can be kept in reserve.");
+        }
+        // Only this: whatever else is being written of it meanwhile stays.
+        Sitting::query()->whereKey($sitting->id)->update(['reserve_ms' => $reserve]);
+
+        return new JsonResponse($this->briefings->of($sitting->refresh()));
     }
 
     #[Post('/api/sittings/{sitting}/open', 'Open a sitting', takes: OpenRequest::class, returns: OpenView::class)]

@@ -23,6 +23,8 @@ final readonly class StateView
         #[OA\Property(nullable: true)] public ?int $current,
         #[OA\Property] public int $answered,
         #[OA\Property] public int $breaksLeft,
+        #[OA\Property(description: 'When reading is over by itself; null: it is.', nullable: true)]
+        public ?int $readingUntil,
         #[OA\Property] public int $lastSeq,
         #[OA\Property(description: 'Of what has been checked, where it was asked for.', nullable: true)]
         public ?ScoreView $score,
@@ -76,6 +78,7 @@ final readonly class StateView
             current: $state->current,
             answered: $state->answered(),
             breaksLeft: $state->breaksLeft,
+            readingUntil: $state->readingUntil,
             lastSeq: $lastSeq,
             score: $score,
             questions: $questions,

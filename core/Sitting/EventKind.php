@@ -8,6 +8,7 @@ namespace Uplandia\Core\Sitting;
 enum EventKind: string
 {
     case Started = 'started';
+    case ReadingEnded = 'reading_ended';
     case Shown = 'shown';
     case Left = 'left';
     case Answered = 'answered';

@@ -12,6 +12,7 @@ final readonly class State
      * @param  int|null  $current  the question on screen
      * @param  int|null  $deadline  when the nearest clock (question, section or whole) runs out; null: none runs
      * @param  int|null  $remainingMs  active time left on that clock
+     * @param  int|null  $readingUntil  when answering begins by itself; null: it has, or nothing has begun
      * @param  bool  $byClock  it ended because time ran out
      * @param  array<string, string>  $refused  event id => why it does not count
      */
@@ -28,6 +29,7 @@ final readonly class State
         public ?int $remainingMs,
         public array $refused,
         public int $breaksLeft = 0,
+        public ?int $readingUntil = null,
     ) {
     }
 

@@ -29,7 +29,7 @@ final readonly class Terms
      * @param  int|null  $questionLimit  for each question; then there is no going back
      * @param  bool  $pausable  a pause stops the clock (practice)
      * @param  int  $breaks  how many breaks may be taken; a break does not stop the clock and locks what was seen
-     * @param  int  $reading  of the limit, meant for reading before the first answer
+     * @param  int  $reading  of the limit, for reading before the clock begins; who ends it sooner begins sooner
      * @param  bool  $shuffled  whether options stand in an order of this sitting's own
      * @param  bool  $runningScore  in tutor mode, whether the score so far is shown
      * @param  bool  $asksSureness  whether each question asks how sure one is
@@ -139,6 +139,12 @@ final readonly class Terms
             runningScore: $this->runningScore,
             asksSureness: $this->asksSureness,
         );
+    }
+
+    /** For answering: the limit without what is for reading; null: none. */
+    public function answering(): ?int
+    {
+        return $this->limit === null ? null : $this->limit - $this->reading;
     }
 
     /** Whether sections are sat one after the other. */

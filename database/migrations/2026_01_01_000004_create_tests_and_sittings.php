@@ -78,6 +78,8 @@ return new class extends Migration
             $table->string('name');
             $table->string('mode');
             $table->boolean('on_paper')->default(false);
+            // What its candidate means to have left at the end: for the pace plan, nothing else.
+            $table->unsignedInteger('reserve_ms')->default(0);
             $table->string('status')->default('not_started');
             // The rules it runs under, extra time included, frozen at its start; null: not begun.
             $table->json('terms')->nullable();

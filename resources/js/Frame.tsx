@@ -4,7 +4,7 @@ import { BookOpen, CalendarDays, ListChecks, ListPlus, Mountain, UserRound } fro
 import { Suspense } from 'react';
 import { Link, Navigate, NavLink, Outlet, useLocation } from 'react-router';
 import { session } from './api/queries';
-import { LookMenu } from './features/account/LookMenu';
+import { LookMenu } from './ui/LookMenu';
 import { Failure } from './ui/Failure';
 import { Loading } from './ui/Loading';
 

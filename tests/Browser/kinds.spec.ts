@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { answerAnything, expectAccessible, expectNoSidewaysScroll, signInAs } from './ways';
+import { answerAnything, beginPaper, endReading, expectAccessible, expectNoSidewaysScroll, signInAs } from './ways';
 
 test('a fixed paper with every kind of question, from briefing to marking one\u2019s own written answers', async ({
   page,
@@ -12,7 +12,30 @@ test('a fixed paper with every kind of question, from briefing to marking one\u2
   await page.goto('/ready');
   await page.getByRole('button', { name: 'Sit The paper of 2024' }).click();
   await expect(page.getByRole('row', { name: /Ground knowledge 30 1 costs 1\/3/ })).toBeVisible();
-  await page.getByRole('link', { name: 'Begin' }).click();
+  // The plan, with what one means to have left; then the rules, and reading before the clock begins.
+  await expect(page.getByRole('row', { name: /Ground knowledge .* 47/ })).toBeVisible();
+  await page.getByRole('spinbutton', { name: 'with a reserve of' }).fill('90');
+  await page.getByRole('button', { name: 'Plan it so' }).click();
+  await expect(page.getByRole('alert')).toHaveText('Of this test at most 70 min can be kept in reserve.');
+  // The browser says so too, in its own words.
+  grumbles.length = 0;
+  await page.getByRole('spinbutton', { name: 'with a reserve of' }).fill('10');
+  await page.getByRole('button', { name: 'Plan it so' }).click();
+  await expect(page.getByRole('row', { name: /Ground knowledge .* 44/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Begin', exact: true })).toBeDisabled();
+  await expectAccessible(page);
+  await page.getByRole('checkbox', { name: 'I have read how this is sat.' }).check();
+  await page.getByRole('link', { name: 'Begin', exact: true }).click();
+  await expect(page.getByRole('timer', { name: 'Reading time left' })).toHaveText(/^(10:00|9:5\d)$/);
+  await expect(page.getByRole('radio').first()).toBeDisabled();
+  await page.keyboard.press('1');
+  await page.getByRole('button', { name: 'Flag', exact: true }).click();
+  await page.getByRole('button', { name: 'Unflag', exact: true }).click();
+  await expectAccessible(page);
+  await page.reload();
+  await endReading(page);
+  await expect(page.getByRole('radio', { checked: true })).toHaveCount(0);
+  await expect(page.getByRole('timer', { name: 'Time left' })).toHaveText(/^2:(20:00|19:5\d)/);
   await expect(
     page.getByRole('heading', { name: 'Question 1 of 59, a wrong answer costs 1/3 of a mark' }),
   ).toBeVisible();
@@ -58,7 +81,7 @@ test('in a series there is no going back, and the tables are at hand', async ({ 
   await signInAs(page, 'Wren Ashlock');
   await page.goto('/ready');
   await page.getByRole('button', { name: 'Sit The paper of 2025' }).click();
-  await page.getByRole('link', { name: 'Begin' }).click();
+  await beginPaper(page);
   await page.getByRole('button', { name: 'Question 56:' }).click();
   await expect(page.getByText('There is no going back in a series')).toBeVisible();
   await answerAnything(page);
@@ -83,7 +106,7 @@ test('pictures, order and gaps work from the keyboard alone', async ({ page }) =
   await signInAs(page, 'Noor Selwick');
   await page.goto('/ready');
   await page.getByRole('button', { name: 'Sit The paper of 2026' }).click();
-  await page.getByRole('link', { name: 'Begin' }).click();
+  await beginPaper(page);
   const left = new Set(['picture', 'ordering', 'gap']);
   for (let i = 31; i <= 46 && left.size > 0; i++) {
     await page.getByRole('button', { name: `Question ${i}:` }).click();

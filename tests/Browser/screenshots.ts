@@ -1,5 +1,5 @@
 import { test, type Page } from '@playwright/test';
-import { begin, choose, signInAs } from './ways';
+import { begin, beginPaper, choose, signInAs } from './ways';
 
 // Taken by `./uplandia screenshots`: each main view as it is now. The phone's and the themes' go to test-results/looks,
 // to be looked at and not kept.
@@ -75,7 +75,7 @@ test('every main view', async ({ page }) => {
   await page.getByRole('button', { name: 'Sit The paper of 2026' }).click();
   await page.getByRole('table', { name: 'Sections' }).waitFor();
   await shoot(page, 'paper');
-  await page.getByRole('link', { name: 'Begin' }).click();
+  await beginPaper(page);
   await page.getByRole('button', { name: 'Question 38:' }).click();
   await page.getByRole('application').click({ position: { x: 300, y: 300 } });
   await page.getByText('All saved').waitFor();

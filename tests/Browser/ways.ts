@@ -34,6 +34,19 @@ export async function begin(
   await expect(page.getByRole('heading', { name: 'Question 1 of' })).toBeVisible();
 }
 
+/** Begins what is sat under the rules of the exam: says that they are known, and ends the reading. */
+export async function beginPaper(page: Page): Promise<void> {
+  await page.getByRole('checkbox', { name: 'I have read how this is sat.' }).check();
+  await page.getByRole('link', { name: 'Begin', exact: true }).click();
+  await endReading(page);
+}
+
+export async function endReading(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Begin to answer now' }).click();
+  await page.getByRole('button', { name: 'Start the clock' }).click();
+  await expect(page.getByRole('timer', { name: 'Time left' })).toBeVisible();
+}
+
 /** Chooses the option at a place, from 0, of the question on screen. */
 export async function choose(page: Page, place: number): Promise<void> {
   await page.getByRole('radiogroup').getByRole('radio').nth(place).check();

@@ -61,9 +61,7 @@ final class FloorPlanTest extends TestCase
 
     public function test_the_front_end_has_no_circles(): void
     {
-        // Theme and text size are set in every screen's head.
-        $look = '(?!account\/(?:LookMenu|look))';
-        $pattern = "/from '\.\.\/(?:\.\.\/)?{$look}(\w+)\//";
+        $pattern = "/from '\.\.\/(?:\.\.\/)?(\w+)\//";
 
         self::assertSame([], $this->upwards('resources/js/features', $pattern, self::FEATURES));
     }

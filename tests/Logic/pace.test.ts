@@ -3,7 +3,7 @@ import { ahead, paceWords, spoken } from '../../resources/js/features/sitting/pa
 
 const MIN = 60_000;
 // 150 min, 10 reserve, 80 marks: 1.75 min a mark (computation.md, section 4).
-const PLAN = { limitMs: 150 * MIN, msPerMark: 1.75 * MIN };
+const PLAN = { limitMs: 150 * MIN, readingMs: 0, msPerMark: 1.75 * MIN };
 const QUESTIONS = [{ marks: '1' }, { marks: '2' }, { marks: '1' }, { marks: '0.5' }];
 
 test('one is ahead by the planned time of what is dealt with, less the time that has gone', () => {
@@ -13,7 +13,7 @@ test('one is ahead by the planned time of what is dealt with, less the time that
 });
 
 test('without a limit for the whole there is no plan', () => {
-  expect(ahead({ limitMs: null, msPerMark: null }, QUESTIONS, () => true, 5 * MIN)).toBeNull();
+  expect(ahead({ limitMs: null, readingMs: 0, msPerMark: null }, QUESTIONS, () => true, 5 * MIN)).toBeNull();
   expect(ahead(PLAN, QUESTIONS, () => true, null)).toBeNull();
 });
 

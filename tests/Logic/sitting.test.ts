@@ -154,6 +154,40 @@ test('a pause holds when the server has heard of it, and not before', async () =
   expect(kinds(server.sent('record').flat())).toContain('paused');
 });
 
+const READING = { status: 'reading', readingUntil: NOW + 60_000, deadline: NOW + 660_000, remainingMs: 600_000 };
+
+// Nobody is heard from meanwhile.
+const ALONE: Answer[] = Array.from({ length: 40 }, () => 'down');
+
+test('reading is over by itself, by the clock that nobody can set', async () => {
+  const { store, time } = made([opened(READING), ...ALONE]);
+  await store.open();
+  expect(store.read().status).toBe('reading');
+  expect(store.readingLeft()).toBe(60_000);
+  time.setWall(50_000);
+  expect(store.readingLeft()).toBe(60_000);
+  await time.pass(60_000);
+  expect(store.readingLeft()).toBe(0);
+  store.readingOver();
+  expect(store.read().status).toBe('active');
+  expect([store.readingLeft(), store.remaining()]).toEqual([null, 600_000]);
+});
+
+test('who ends reading sooner answers at once, and the server says how long', async () => {
+  const { store, server, time } = made([opened(READING), ...ALONE]);
+  await store.open();
+  await time.pass(20_000);
+  await store.endReading();
+  expect(store.read().status).toBe('active');
+  expect(store.remaining()).toBe(600_000);
+  store.answer(0, { choice: 'a' });
+  server.answers.length = 0;
+  await time.pass(60_000);
+  const first = server.sent('record').find((events) => kinds(events).includes('answered'));
+  expect(kinds(first)).toEqual(expect.arrayContaining(['reading_ended', 'answered']));
+  expect(kinds(first).indexOf('reading_ended')).toBeLessThan(kinds(first).indexOf('answered'));
+});
+
 test('a pause that never left this page can be taken back, one that may have is answered', async () => {
   const { store, server } = await openStore([]);
   const answer = server.record.bind(server);

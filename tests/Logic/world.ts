@@ -148,6 +148,7 @@ export function state(part: object = {}) {
     current: null,
     answered: 0,
     breaksLeft: 0,
+    readingUntil: null,
     lastSeq: 5,
     score: null,
     questions: [],

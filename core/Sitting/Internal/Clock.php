@@ -17,6 +17,9 @@ final class Clock
 {
     public ?int $startedAt = null;
 
+    /** When reading is over and active time begins; the start, where there is none. */
+    private int $readUntil = 0;
+
     public ?int $endedAt = null;
 
     public bool $byClock = false;
@@ -57,7 +60,8 @@ final class Clock
     public function __sleep(): array
     {
         return [
-            'startedAt', 'endedAt', 'byClock', 'section', 'sectionEnds', 'turn', 'turnEnds', 'pauses', 'breaks',
+            'startedAt', 'readUntil', 'endedAt', 'byClock', 'section', 'sectionEnds', 'turn', 'turnEnds', 'pauses',
+            'breaks',
             'sectionFrom', 'turnFrom',
         ];
     }
@@ -72,7 +76,7 @@ final class Clock
             }
             $moment = $this->timeline()->momentOf($next) ?? $to;
             match ($next) {
-                $this->terms->limit => $this->end($moment, true),
+                $this->terms->answering() => $this->end($moment, true),
                 $this->sectionLimit() => $this->closeSection($next, $moment),
                 default => $this->closeTurn($next, $moment),
             };
@@ -82,7 +86,7 @@ final class Clock
     /** Active time at which the nearest clock runs out; null: none runs. */
     public function nearest(): ?int
     {
-        $limits = array_filter([$this->terms->limit, $this->sectionLimit(), $this->turnLimit()], is_int(...));
+        $limits = array_filter([$this->terms->answering(), $this->sectionLimit(), $this->turnLimit()], is_int(...));
 
         return $limits === [] ? null : min($limits);
     }
@@ -95,12 +99,19 @@ final class Clock
     public function take(Event $event): ?string
     {
         if ($event->kind === EventKind::Started) {
-            $this->startedAt ??= $event->at;
+            if ($this->startedAt === null) {
+                $this->startedAt = $event->at;
+                $this->readUntil = $event->at + $this->terms->reading;
+            }
 
             return null;
         }
         if ($this->startedAt === null || $this->endedAt !== null) {
             return null;
+        }
+
+        if ($this->isReading($event->at) && $event->kind !== EventKind::HandedIn) {
+            return $this->whileReading($event);
         }
 
         return match ($event->kind) {
@@ -120,6 +131,17 @@ final class Clock
         if ($this->terms->questionLimit !== null && $position === $this->turn + 1) {
             $this->closeTurn($this->activeUpTo($at), $at);
         }
+    }
+
+    public function isReading(int $moment): bool
+    {
+        return $this->startedAt !== null && $this->endedAt === null && $moment < $this->readUntil;
+    }
+
+    /** When reading is over at the latest; null: it is over, or there is none. */
+    public function readingUntil(int $moment): ?int
+    {
+        return $this->isReading($moment) ? $this->readUntil : null;
     }
 
     public function isPaused(): bool
@@ -181,6 +203,17 @@ final class Clock
     {
         $this->endedAt = $at;
         $this->byClock = $byClock;
+
+        return null;
+    }
+
+    private function whileReading(Event $event): ?string
+    {
+        if ($event->kind !== EventKind::ReadingEnded) {
+            return 'Reading is not over yet.';
+        }
+        $this->readUntil = $event->at;
+        $this->active = null;
 
         return null;
     }
@@ -267,7 +300,7 @@ final class Clock
     private function timeline(): ActiveTime
     {
         return $this->active ??= ActiveTime::since(
-            (int) $this->startedAt,
+            $this->readUntil,
             array_map(static fn (Spell $spell): array => [$spell->from, $spell->to], $this->pauses),
         );
     }

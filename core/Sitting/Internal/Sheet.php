@@ -17,6 +17,9 @@ use Uplandia\Core\Sitting\Terms;
 /** What was done to each question, and which of it counts. Events come in the order of receipt. */
 final class Sheet
 {
+    /** What can be done to a question before answering begins. */
+    private const WHILE_READING = [EventKind::Flagged, EventKind::Struck];
+
     /** @var array<int, Entry> by question, those of which anything is known */
     private array $entries = [];
 
@@ -88,7 +91,7 @@ final class Sheet
         $active = $clock->activeUpTo($moment);
 
         return new State(
-            status: $this->status(),
+            status: $this->status($moment),
             questions: $questions,
             startedAt: $clock->startedAt,
             endedAt: $clock->endedAt,
@@ -102,14 +105,16 @@ final class Sheet
             remainingMs: $nearest === null || $ended ? null : max(0, $nearest - $active),
             refused: $this->refused,
             breaksLeft: $this->terms->breaks - count($clock->breaks),
+            readingUntil: $clock->readingUntil($moment),
         );
     }
 
-    private function status(): Status
+    private function status(int $moment): Status
     {
         return match (true) {
             $this->clock->startedAt === null => Status::NotStarted,
             $this->clock->endedAt !== null => Status::HandedIn,
+            $this->clock->isReading($moment) => Status::Reading,
             $this->clock->isPaused() => Status::Paused,
             $this->clock->isOnBreak() => Status::OnBreak,
             default => Status::Active,
@@ -257,6 +262,9 @@ final class Sheet
             ! ($this->clock->byClock && self::madeBy($event, $this->clock->endedAt))
         ) {
             return 'The sitting had ended.';
+        }
+        if ($this->clock->isReading($event->at) && ! in_array($event->kind, self::WHILE_READING, true)) {
+            return 'Answering begins when reading is over.';
         }
         $spell = $this->whyInASpell($event);
         if ($spell !== null || $event->kind === EventKind::Flagged) {

@@ -692,6 +692,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{sitting}/reserve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Plan a reserve */
+        put: operations["planAReserve"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{sitting}/open": {
         parameters: {
             query?: never;
@@ -971,16 +988,20 @@ export interface components {
             questionMs: number | null;
             /** @description Whether each question asks how sure one is. */
             asksSureness: boolean;
-            /** @description Of the limit, meant for reading. */
+            /** @description Of the limit, for reading before the clock begins. */
             readingMs: number;
+            /** @description What the candidate means to have left at the end. */
+            reserveMs: number;
             extraTime: string;
-            /** @description By the pace plan, without reserve. */
+            /** @description By the pace plan. */
             msPerMark: number | null;
             /** @description A pause stops the clock. */
             pausable: boolean;
             /** @description How many breaks may be taken; a break does not stop the clock. */
             breaks: number;
             sections: components["schemas"]["ExamSection"][];
+            /** @description Section by section, its time by the pace plan; none without one. */
+            planMs: number[];
             reasons: components["schemas"]["Reason"][];
         };
         /** @description What the builder shows before anything is chosen. */
@@ -1678,6 +1699,10 @@ export interface components {
             name: string;
             email: string;
         };
+        Reserve: {
+            /** @description How much a candidate means to have left at the end. */
+            minutes: number;
+        };
         ResetRequest: {
             token: string;
             email: string;
@@ -1851,7 +1876,7 @@ export interface components {
             /** @description Order in which the candidate did things. */
             seq: number;
             /** @enum {string} */
-            kind: "started" | "shown" | "left" | "answered" | "flagged" | "struck" | "sureness" | "checked" | "paused" | "resumed" | "break_began" | "break_ended" | "section_began" | "handed_in" | "rubric_marked";
+            kind: "started" | "reading_ended" | "shown" | "left" | "answered" | "flagged" | "struck" | "sureness" | "checked" | "paused" | "resumed" | "break_began" | "break_ended" | "section_began" | "handed_in" | "rubric_marked";
             /** @description By the browser's idea of the server's clock. */
             madeAt?: number | null;
             position?: number | null;
@@ -1867,7 +1892,7 @@ export interface components {
         /** @description Where a sitting stands. Moments are Unix milliseconds of the server's clock, durations milliseconds. */
         SittingState: {
             /** @enum {string} */
-            status: "not_started" | "active" | "paused" | "on_break" | "handed_in";
+            status: "not_started" | "reading" | "active" | "paused" | "on_break" | "handed_in";
             now: number;
             deadline: number | null;
             remainingMs: number | null;
@@ -1875,6 +1900,8 @@ export interface components {
             current: number | null;
             answered: number;
             breaksLeft: number;
+            /** @description When reading is over by itself; null: it is. */
+            readingUntil: number | null;
             lastSeq: number;
             score: components["schemas"]["Score"] | null;
             /** @description Those that were asked for or have changed. */
@@ -3596,6 +3623,41 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planAReserve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Reserve"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Briefing"];
+                };
             };
             /** @description It could not be done; the message says why. */
             default: {

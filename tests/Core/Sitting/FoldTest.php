@@ -154,6 +154,69 @@ final class FoldTest extends TestCase
         );
     }
 
+    public function test_the_clock_begins_when_reading_is_over(): void
+    {
+        $terms = $this->terms(limit: 10 * self::MINUTE, pausable: false, breaks: 1, reading: 2 * self::MINUTE);
+        $reading = $this->fold($terms, [$this->event(EventKind::Shown, 10, 1)], 119);
+        self::assertSame(
+            [Status::Reading, 120_000, 0, 600_000, 480_000],
+            [
+                $reading->status, $reading->readingUntil, $reading->activeMs, $reading->deadline,
+                $reading->remainingMs,
+            ],
+        );
+        self::assertTrue($reading->questions[1]->seen);
+        self::assertSame([0, false], [$reading->questions[1]->activeMs, $reading->questions[1]->locked]);
+        $begun = $this->fold($terms, [$this->answer(0, 'a', 120)], 150);
+        self::assertSame(
+            [Status::Active, null, 30_000, 600_000, 450_000, 1],
+            [
+                $begun->status, $begun->readingUntil, $begun->activeMs, $begun->deadline, $begun->remainingMs,
+                $begun->answered(),
+            ],
+        );
+        $over = $this->fold($terms, [], 601);
+        self::assertSame([Status::HandedIn, 600_000, true], [$over->status, $over->endedAt, $over->byClock]);
+    }
+
+    public function test_who_ends_reading_sooner_begins_sooner_and_has_no_less_time(): void
+    {
+        $terms = $this->terms(limit: 10 * self::MINUTE, pausable: false, reading: 2 * self::MINUTE);
+        $events = [$this->event(EventKind::ReadingEnded, 30), $this->answer(0, 'a', 31)];
+        $state = $this->fold($terms, $events, 60);
+        self::assertSame(
+            [Status::Active, 30_000, 510_000, 1],
+            [$state->status, $state->activeMs, $state->deadline, $state->answered()],
+        );
+        // It ends once: whoever says so later, or without any reading, moves no clock.
+        $again = $this->fold($terms, [...$events, $this->event(EventKind::ReadingEnded, 300)], 301);
+        self::assertSame([510_000, 271_000, []], [$again->deadline, $again->activeMs, $again->refused]);
+        $late = $this->fold($terms, [$this->event(EventKind::ReadingEnded, 300)], 301);
+        self::assertSame([600_000, 181_000], [$late->deadline, $late->activeMs]);
+        $none = $this->fold($this->terms(limit: 10 * self::MINUTE), [$this->event(EventKind::ReadingEnded, 300)], 301);
+        self::assertSame([Status::Active, 600_000, 301_000], [$none->status, $none->deadline, $none->activeMs]);
+    }
+
+    public function test_nothing_is_answered_while_reading(): void
+    {
+        $terms = $this->terms(limit: 10 * self::MINUTE, pausable: true, breaks: 1, reading: 2 * self::MINUTE);
+        $state = $this->fold($terms, [
+            $this->answer(0, 'a', 119),
+            $this->event(EventKind::Paused, 20),
+            $this->event(EventKind::BreakBegan, 21),
+            $this->event(EventKind::Flagged, 22, 1),
+            $this->event(EventKind::Struck, 23, 1),
+        ], 121);
+        self::assertSame([0, 1, Status::Active], [$state->answered(), $state->breaksLeft, $state->status]);
+        $because = array_count_values($state->refused);
+        self::assertSame(
+            ['Reading is not over yet.' => 2, 'Answering begins when reading is over.' => 1],
+            $because,
+        );
+        $left = $this->fold($terms, [$this->event(EventKind::HandedIn, 20)], 30);
+        self::assertSame([Status::HandedIn, 20_000, 0], [$left->status, $left->endedAt, $left->activeMs]);
+    }
+
     public function test_at_zero_it_is_handed_in_as_it_stands(): void
     {
         $state = $this->fold($this->terms(limit: self::MINUTE), [$this->answer(0, 'a', 30)], 61);
@@ -409,7 +472,7 @@ final class FoldTest extends TestCase
         foreach (['', 'x', 'i:5;', 'a:0:{}', serialize([1, 2, 3, 4]), substr($snapshot, 0, -3)] as $bad) {
             self::assertNull(Folding::resume($terms, $bad));
         }
-        self::assertNull(Folding::resume($terms, str_replace('a:4:{i:0;i:1;', 'a:4:{i:0;i:0;', $snapshot)));
+        self::assertNull(Folding::resume($terms, str_replace('a:4:{i:0;i:2;', 'a:4:{i:0;i:1;', $snapshot)));
     }
 
     public function test_a_snapshot_does_not_grow_with_changes_of_mind(): void
@@ -935,7 +998,8 @@ final class FoldTest extends TestCase
             range(0, 5),
         );
 
-        return match ($chance->getInt(0, 4)) {
+        return match ($chance->getInt(0, 5)) {
+            5 => $this->terms(items: $items, limit: 300_000, pausable: false, breaks: 1, reading: 60_000),
             0 => $this->terms(mode: Mode::Tutor, items: $items),
             1 => $this->terms(items: $items, limit: 200_000),
             2 => $this->terms(items: $items, sectionLimits: [90_000, 80_000]),
@@ -1034,6 +1098,7 @@ final class FoldTest extends TestCase
         ?int $questionLimit = null,
         bool $pausable = true,
         int $breaks = 0,
+        int $reading = 0,
     ): Terms {
         $sections = array_map(
             fn (?int $own, int $i): Section => new Section("s{$i}", "Section {$i}", $own),
@@ -1053,6 +1118,7 @@ final class FoldTest extends TestCase
             questionLimit: $questionLimit,
             pausable: $pausable,
             breaks: $breaks,
+            reading: $reading,
         );
     }
 }

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { LookMenu } from './LookMenu';
+import { LookMenu } from '../../ui/LookMenu';
 
 /** The page round the forms before one is signed in. */
 export function Door({ title, children, aside }: { title: string; children: ReactNode; aside?: ReactNode }) {

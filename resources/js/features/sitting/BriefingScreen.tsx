@@ -1,8 +1,9 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
+import { useId, useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { api, ask, type View } from '../../api/client';
 import { briefing, queries } from '../../api/queries';
-import { ButtonLink } from '../../ui/Button';
+import { Button, ButtonLink } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { Table } from '../../ui/Table';
@@ -31,9 +32,12 @@ export function Component() {
   useTitle('Briefing');
   const { sitting = '' } = useParams();
   const page = useQuery(briefing(sitting));
+  const [read, setRead] = useState(false);
   if (page.isPending) return <Loading />;
   if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
   const { data } = page;
+  // Under the rules of the exam nobody begins who has not said that they know them.
+  const mustRead = data.sections.length > 0 && data.status === 'not_started' && !data.onPaper;
   if (data.status === 'handed_in') return <Navigate to={`/result/${sitting}`} replace />;
   return (
     <div className="grid gap-6">
@@ -75,15 +79,33 @@ export function Component() {
             {data.msPerMark !== null && (
               <>
                 <dt>Pace</dt>
-                <dd className="font-bold">{duration(data.msPerMark)} a mark</dd>
+                <dd className="font-bold">
+                  {duration(data.msPerMark)} a mark
+                  <Reserve key={data.reserveMs} data={data} />
+                </dd>
               </>
             )}
           </dl>
+          {mustRead && (
+            <label className="flex min-h-11 cursor-pointer items-center gap-3">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-primary"
+                checked={read}
+                onChange={(event) => setRead(event.target.checked)}
+              />
+              I have read how this is sat.
+            </label>
+          )}
           <div className="flex flex-wrap gap-3">
             {data.onPaper ? (
               <ButtonLink weight="main" to={`/answers/${data.id}`}>
                 Type in my answers
               </ButtonLink>
+            ) : mustRead && !read ? (
+              <Button weight="main" disabled title="Say first that you have read how this is sat">
+                Begin
+              </Button>
             ) : (
               <ButtonLink weight="main" to={`/sit/${data.id}`}>
                 {data.status === 'open' ? 'Go on' : 'Begin'}
@@ -104,15 +126,17 @@ export function Component() {
                   <th scope="col">Questions</th>
                   <th scope="col">Marks each</th>
                   <th scope="col">A wrong answer</th>
+                  {data.planMs.length > 0 && <th scope="col">Plan</th>}
                 </tr>
               }
             >
-              {data.sections.map((section) => (
+              {data.sections.map((section, i) => (
                 <tr key={section.name}>
                   <th scope="row">{section.name}</th>
                   <td>{section.questions}</td>
                   <td>{section.marksEach}</td>
                   <td>{section.penalty ? `costs ${section.penalty} of its marks` : 'costs nothing'}</td>
+                  {data.planMs.length > 0 && <td>{duration(data.planMs[i] ?? 0)}</td>}
                 </tr>
               ))}
             </Table>
@@ -134,12 +158,66 @@ export function Component() {
                 clock, and closes the questions seen before it.
               </li>
             )}
-            {data.readingMs > 0 && <li>{duration(data.readingMs)} of the time are meant for reading first.</li>}
+            {data.readingMs > 0 && data.limitMs !== null && (
+              <li>
+                The first {duration(data.readingMs)} are for reading: you may look at everything and answer nothing.
+                Then the clock of {duration(data.limitMs - data.readingMs)} starts by itself, or sooner if you say so.
+              </li>
+            )}
             <li>Every answer is saved as you make it. You can stop and come back.</li>
           </ul>
         </div>
       </div>
     </div>
+  );
+}
+
+/** What one means to have left at the end. */
+function Reserve({ data }: { data: View<'Briefing'> }) {
+  const id = useId();
+  const [minutes, setMinutes] = useState(String(Math.round(data.reserveMs / 60_000)));
+  const planning = useMutation({
+    mutationFn: () =>
+      ask(
+        api.PUT('/api/sittings/{sitting}/reserve', {
+          params: { path: { sitting: data.id } },
+          body: { minutes: Number(minutes) },
+        }),
+      ),
+    onSuccess: (next) => queries.setQueryData(briefing(data.id).queryKey, next),
+  });
+  return (
+    <form
+      className="mt-1 flex flex-wrap items-center gap-2 text-base font-normal"
+      onSubmit={(event) => {
+        event.preventDefault();
+        planning.mutate();
+      }}
+    >
+      <label htmlFor={id}>with a reserve of</label>
+      <input
+        id={id}
+        type="number"
+        min={0}
+        max={600}
+        required
+        value={minutes}
+        aria-invalid={planning.isError || undefined}
+        onChange={(event) => setMinutes(event.target.value)}
+        className="input w-20 border-base-content/50 text-right text-base pointer-fine:h-9"
+      />
+      min
+      {minutes !== String(Math.round(data.reserveMs / 60_000)) && (
+        <Button small type="submit" busy={planning.isPending}>
+          Plan it so
+        </Button>
+      )}
+      {planning.isError && (
+        <span role="alert" className="w-full text-error">
+          {planning.error.message}
+        </span>
+      )}
+    </form>
   );
 }
 

@@ -17,11 +17,14 @@ export function QuestionCard({
   state,
   store,
   asksSureness,
+  reading,
 }: {
   question: View<'Question'>;
   state: QuestionState;
   store: SittingStore;
   asksSureness: boolean;
+  /** It can be looked at, and not answered yet. */
+  reading: boolean;
 }) {
   const id = useId();
   const { position, stem, body } = question;
@@ -30,7 +33,7 @@ export function QuestionCard({
   const stemIsField = body.kind === 'dropdown_gaps' || body.kind === 'typed_gaps';
   return (
     <div className="grid content-start gap-5">
-      {state.locked && (
+      {state.locked && !reading && (
         <p className="border-l-4 border-accent pl-3" role={state.checked ? 'status' : undefined}>
           {state.checked
             ? 'Checked: your answer stands. The reasons follow as soon as the server is reached.'
@@ -53,7 +56,7 @@ export function QuestionCard({
         onStrike={(struck) => store.strike(position, struck)}
       />
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-        {asksSureness && (
+        {asksSureness && !reading && (
           <fieldset
             disabled={state.locked || !response}
             aria-labelledby={`${id}-how-sure`}

@@ -12,6 +12,8 @@ export function SittingFooter(props: {
   /** One after the other: there is no going back. */
   inTurn: boolean;
   tutor: boolean;
+  /** There is nothing to hand in yet. */
+  reading: boolean;
   onGo: (position: number) => void;
   onFlag: (on: boolean) => void;
   onCheck: () => void;
@@ -38,7 +40,7 @@ export function SittingFooter(props: {
           <span className="max-sm:sr-only">{state.flagged ? 'Unflag' : 'Flag'}</span>
         </Button>
         {/* Far from going on, so that nobody hands in by a slip. */}
-        {(!last || unchecked) && (
+        {!props.reading && (!last || unchecked) && (
           // On a phone there is room for four; handing in is offered again once this question is checked.
           <Button weight="quiet" className={unchecked && !last ? 'max-sm:hidden' : ''} onClick={props.onHandIn}>
             Hand in
@@ -49,7 +51,7 @@ export function SittingFooter(props: {
           <Button weight="main" disabled={!state.response} onClick={props.onCheck}>
             Check
           </Button>
-        ) : last ? (
+        ) : last && !props.reading ? (
           <Button weight="main" onClick={props.onHandIn}>
             Hand in
           </Button>

@@ -35,7 +35,7 @@ export function SittingHeader(props: {
       )}
       <Saved link={now.link} />
       <span className="flex-1 md:hidden" />
-      {briefing.mode === 'timed' && (
+      {briefing.mode === 'timed' && now.status !== 'reading' && (
         <Countdown
           store={store}
           onZero={props.onZero}

@@ -9,7 +9,7 @@ import { readAhead } from '../../ui/Markdown';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
 import { useWide } from '../../ui/useWide';
-import { applyLook, readLook, type Look } from '../account/look';
+import { applyLook, readLook, type Look } from '../../ui/look';
 import { Highlightable } from '../library/Highlightable';
 import { StarAndNote } from '../library/StarAndNote';
 import { useKept } from '../library/useKept';
@@ -25,6 +25,7 @@ import { KitTool, type Desk } from './kit/KitTools';
 import { Ruler } from './kit/Ruler';
 import { BreakCheck, NotHere, OnBreak, Paused, Pausing, TimeUp } from './Interruptions';
 import { QuestionCard } from './QuestionCard';
+import { ReadingTime } from './ReadingTime';
 import { RouteLine } from './RouteLine';
 import { readShortcuts } from './shortcuts';
 import { SittingFooter } from './SittingFooter';
@@ -82,14 +83,16 @@ function Open({
   const wide = useWide();
   const { current, questions } = now;
   const { starred, starring } = useKept(id, current);
-  const state = questions[current];
+  const known = questions[current];
+  const state = known && now.status === 'reading' ? { ...known, locked: true } : known;
   const question = sitting.questions[current];
   const unit = sitting.units.find((one) => one.id === question?.unit);
   const tutor = sitting.briefing.mode === 'tutor';
   const timed = sitting.briefing.mode === 'timed';
   const away = now.link.kind === 'away';
   const going = now.asked !== 'going on' ? 'no' : away ? 'away' : 'asked';
-  const asking = !timeUp && face === 'questions' && now.status === 'active' && now.asked !== 'pause';
+  const reading = now.status === 'reading';
+  const asking = !timeUp && face === 'questions' && (reading || now.status === 'active') && now.asked !== 'pause';
 
   const go = useCallback(
     (position: number) => {
@@ -192,6 +195,7 @@ function Open({
                 <Notice tone="warn">{now.link.message}</Notice>
               </div>
             )}
+            {reading && <ReadingTime store={store} ms={now.remainingMs} />}
             {timeUp ? (
               <TimeUp away={away} waiting={now.link.kind === 'away' ? now.link.waiting : 0} />
             ) : now.status === 'paused' ? (
@@ -281,6 +285,7 @@ function Open({
                         state={state}
                         store={store}
                         asksSureness={sitting.briefing.asksSureness}
+                        reading={reading}
                       />
                     </Highlightable>
                   )}
@@ -309,6 +314,7 @@ function Open({
           back={following(questions, current, only, -1)}
           inTurn={now.questionMs !== null}
           tutor={tutor}
+          reading={reading}
           onGo={go}
           onFlag={(on) => store.flag(current, on)}
           onCheck={() => void store.check(current)}

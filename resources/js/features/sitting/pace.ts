@@ -10,15 +10,15 @@ const SPOKEN = [10, 5, 1];
  * the time that has gone. Null: there is no plan, for there is no limit for the whole.
  */
 export function ahead(
-  briefing: Pick<View<'Briefing'>, 'limitMs' | 'msPerMark'>,
+  briefing: Pick<View<'Briefing'>, 'limitMs' | 'readingMs' | 'msPerMark'>,
   questions: readonly Pick<View<'Question'>, 'marks'>[],
   isDealtWith: (position: number) => boolean,
   remaining: number | null,
 ): number | null {
-  const { limitMs, msPerMark } = briefing;
+  const { limitMs, readingMs, msPerMark } = briefing;
   if (limitMs === null || msPerMark === null || remaining === null) return null;
   const marks = questions.reduce((sum, { marks: worth }, i) => sum + (isDealtWith(i) ? Number(worth) : 0), 0);
-  return marks * msPerMark - (limitMs - remaining);
+  return marks * msPerMark - (limitMs - readingMs - remaining);
 }
 
 /** "3 min ahead", "2 min behind", or "on pace" within a minute of it. */

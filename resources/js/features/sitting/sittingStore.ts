@@ -8,7 +8,7 @@ import type { QueueStorage } from './sync/queueStorage';
 import type { Server } from './sync/server';
 import { ServerClock } from './sync/serverClock';
 import type { Time } from './sync/time';
-import { heard, laid, NOTHING_YET, type SittingView, type Sureness } from './sync/view';
+import { begun, heard, laid, NOTHING_YET, type SittingView, type Sureness } from './sync/view';
 
 export type { Late, Link } from './sync/post';
 export type { QuestionState, Sureness } from './sync/view';
@@ -85,7 +85,7 @@ export class SittingStore {
     this.seq = Math.max(state.lastSeq, ...this.queue.all.map(({ seq }) => seq));
     this.hear(state);
     if (state.status === 'handed_in') return void this.post.handIn(true);
-    if (state.status === 'active') this.show(this.snapshot.current);
+    if (state.status === 'active' || state.status === 'reading') this.show(this.snapshot.current);
     else this.post.soon();
   }
 
@@ -144,6 +144,24 @@ export class SittingStore {
 
   async endBreak(): Promise<void> {
     await this.goOn('break_ended');
+  }
+
+  /** Milliseconds until answering begins by itself; null: it has begun. */
+  readingLeft(): number | null {
+    const { readingUntil } = this.snapshot;
+    return readingUntil === null ? null : Math.max(0, readingUntil - this.clock.now());
+  }
+
+  /** Begins to answer before reading is over. The clock runs from when the server has heard of it. */
+  async endReading(): Promise<void> {
+    this.act('reading_ended', null);
+    await this.post.flush();
+  }
+
+  /** Reading is over by itself: everybody knows without a word. */
+  readingOver(): void {
+    const { status, readingUntil } = this.snapshot;
+    if (status === 'reading' && readingUntil !== null) this.change(begun(this.snapshot, readingUntil));
   }
 
   /** Time is up. True when that is the end: it hands in and keeps trying until it is done. Else the next has its turn. */

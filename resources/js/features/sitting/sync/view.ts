@@ -15,6 +15,8 @@ export interface SittingView {
   deadline: number | null;
   remainingMs: number | null;
   breaksLeft: number;
+  /** When reading is over by itself, by the server's clock. Null: it is. */
+  readingUntil: number | null;
   asked: Asked;
   score: View<'SittingState'>['score'];
   /** Time for each question, in milliseconds; then they come one after the other. Null: it has none. */
@@ -28,6 +30,7 @@ export const NOTHING_YET: SittingView = {
   deadline: null,
   remainingMs: null,
   breaksLeft: 0,
+  readingUntil: null,
   asked: null,
   score: null,
   questionMs: null,
@@ -47,6 +50,7 @@ export function heard(view: SittingView, state: View<'SittingState'>): SittingVi
     deadline: state.deadline,
     remainingMs: state.remainingMs,
     breaksLeft: state.breaksLeft,
+    readingUntil: state.readingUntil,
     asked: null,
   });
 }
@@ -62,6 +66,8 @@ export function laid(view: SittingView, event: SittingEvent): SittingView {
       return { ...view, asked: 'going on' };
     case 'break_began':
       return { ...view, status: 'on_break' };
+    case 'reading_ended':
+      return view.status === 'reading' ? begun(view, event.madeAt ?? 0) : view;
     default:
   }
   const known = typeof event.position === 'number' ? view.questions[event.position] : undefined;
@@ -72,6 +78,12 @@ export function laid(view: SittingView, event: SittingEvent): SittingView {
     // A clock of its own runs until the server has said by its own.
     return inTurn({ ...view, questions, current: known.position, deadline: (event.madeAt ?? 0) + view.questionMs });
   return { ...view, questions };
+}
+
+/** Reading is over at a moment: what is left of the clock runs from there, until the server has said by its own. */
+export function begun(view: SittingView, at: number): SittingView {
+  const deadline = view.remainingMs === null ? null : Math.min(at + view.remainingMs, view.deadline ?? Infinity);
+  return { ...view, status: 'active', readingUntil: null, deadline };
 }
 
 /** Where each question has its time, only the one whose turn it is can be answered. */
