@@ -215,6 +215,7 @@ final class FoldTest extends TestCase
         );
         $left = $this->fold($terms, [$this->event(EventKind::HandedIn, 20)], 30);
         self::assertSame([Status::HandedIn, 20_000, 0], [$left->status, $left->endedAt, $left->activeMs]);
+        self::assertNull($left->readingUntil);
     }
 
     public function test_at_zero_it_is_handed_in_as_it_stands(): void
