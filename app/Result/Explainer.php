@@ -23,15 +23,27 @@ use Uplandia\Core\Sitting\State;
 /** Explains a question that its sitting may see explained. */
 final readonly class Explainer
 {
-    public function __construct(private TestItems $items, private Marker $marker, private Parts $parts)
-    {
+    public function __construct(
+        private TestItems $items,
+        private Marker $marker,
+        private Parts $parts,
+        private Beside $beside,
+    ) {
     }
 
     public function explain(Sitting $sitting, QuestionState $state, int $position): ExplanationView
     {
         $item = $this->items->of($sitting->test_id, [$position])[$position] ?? throw Refusal::notFound();
 
-        return $this->one(sitting: $sitting, state: $state, position: $position, item: $item, syllabus: null);
+        return $this->one(
+            sitting: $sitting,
+            state: $state,
+            position: $position,
+            item: $item,
+            syllabus: null,
+            cohort: $this->beside->cohort($item),
+            earlier: $this->beside->earlier($sitting, $item),
+        );
     }
 
     /** @return list<ExplanationView> of every question, in order */
@@ -53,12 +65,15 @@ final readonly class Explainer
         return $explained;
     }
 
+    /** @param  list<EarlierLookView>  $earlier */
     private function one(
         Sitting $sitting,
         QuestionState $state,
         int $position,
         TestItem $item,
         ?Syllabus $syllabus,
+        ?CohortAnswersView $cohort = null,
+        array $earlier = [],
     ): ExplanationView {
         $sitting->loadMissing('test.exam');
         $version = $item->version;
@@ -96,6 +111,8 @@ final readonly class Explainer
             subtopic: $syllabus->get($version->topic_id)->name,
             difficulty: $version->difficulty,
             activeMs: $state->activeMs,
+            cohort: $cohort,
+            earlier: $earlier,
         );
     }
 

@@ -20,6 +20,7 @@ final readonly class ExplanationView
      * @param  list<CriterionView>  $rubric
      * @param  list<string>  $evidence
      * @param  list<SectionLinkView>  $references
+     * @param  list<EarlierLookView>  $earlier
      */
     public function __construct(
         #[OA\Property(ref: QuestionView::class)] public QuestionView $question,
@@ -69,6 +70,15 @@ final readonly class ExplanationView
         #[OA\Property] public string $subtopic,
         #[OA\Property(enum: Difficulty::class)] public Difficulty $difficulty,
         #[OA\Property] public int $activeMs,
+        #[OA\Property(ref: CohortAnswersView::class, nullable: true)] public ?CohortAnswersView $cohort,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(ref: EarlierLookView::class),
+                description: 'The same question in earlier sittings, the latest first.',
+            ),
+        ]
+        public array $earlier,
     ) {
     }
 }

@@ -1022,6 +1022,22 @@ export interface components {
             /** @description The sitting that is ready to begin. */
             sitting: string;
         };
+        /** @description How the cohort answered a question at first sight. There is none before enough have. */
+        CohortAnswers: {
+            /** @description How many answers it rests on. */
+            n: number;
+            /**
+             * Format: float
+             * @description Mean credit, from 0 to 1.
+             */
+            facility: number;
+            /** @description Median time on it. */
+            medianMs: number | null;
+            /** @description Option id: share of those who chose one. */
+            options: {
+                [key: string]: number;
+            };
+        };
         ConfirmRequest: {
             /** @description From the letter. */
             token: string;
@@ -1078,6 +1094,13 @@ export interface components {
         };
         DemoSignInRequest: {
             person: string;
+        };
+        /** @description What came of a question in an earlier sitting of the same candidate. */
+        EarlierLook: {
+            /** @description Unix milliseconds. */
+            at: number;
+            /** @enum {string} */
+            outcome: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending";
         };
         /** @description What the real exam is. */
         Exam: {
@@ -1179,6 +1202,9 @@ export interface components {
             /** @enum {string} */
             difficulty: "easy" | "moderate" | "hard";
             activeMs: number;
+            cohort: components["schemas"]["CohortAnswers"] | null;
+            /** @description The same question in earlier sittings, the latest first. */
+            earlier: components["schemas"]["EarlierLook"][];
         };
         /**
          * @description How many questions each value of each filter would leave, with all the other filters as they are chosen. Questions

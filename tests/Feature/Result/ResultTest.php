@@ -7,11 +7,53 @@ namespace Tests\Feature\Result;
 use App\Question\QuestionVersion;
 use App\Workshop\BankLoader;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use LogicException;
 use Tests\Feature\TestCase;
 
 final class ResultTest extends TestCase
 {
+    public function test_beside_an_answer_stand_the_cohorts_and_ones_own_of_before(): void
+    {
+        $this->actingAs($this->candidate());
+        $first = $this->build(['mode' => 'tutor', 'count' => 2]);
+        $this->open($first);
+        $item = DB::table('test_items')->where('position', 0)->firstOrFail();
+        $check = fn (string $sitting) => $this->send($sitting, [
+            ['id' => 's', 'seq' => 9, 'kind' => 'shown', 'position' => 0],
+            ['id' => 'c', 'seq' => 10, 'kind' => 'checked', 'position' => 0],
+        ])->assertOk();
+        $check($first);
+        $path = fn (string $sitting): string => "/api/sittings/{$sitting}/questions/0";
+        $this->getJson($path($first))->assertOk()->assertJsonPath('cohort', null)->assertJsonPath('earlier', []);
+
+        $kept = [
+            'version_id' => $item->version_id, 'exam_id' => $this->exam()->id, 'facility' => 0.625,
+            'median_ms' => 41_000, 'options' => json_encode(['x' => 0.75]), 'renewed_ms' => 1, 'n' => 19,
+        ];
+        DB::table('item_statistics')->insert($kept);
+        $this->getJson($path($first))->assertJsonPath('cohort', null);
+        DB::table('item_statistics')->update(['n' => 20]);
+        $this->getJson($path($first))->assertJsonPath('cohort', [
+            'options' => ['x' => 0.75], 'n' => 20, 'facility' => 0.625, 'medianMs' => 41_000,
+        ]);
+
+        $this->handIn($first)->assertOk();
+        $again = (string) $this->postJson("/api/sittings/{$first}/again", ['how' => 'same'])->json('sitting');
+        $this->open($again);
+        // Before its time neither is told: they would say how difficult it is, and how it went.
+        $this->getJson($path($again))->assertStatus(409);
+        $check($again);
+        $this->getJson($path($again))
+            ->assertJsonCount(1, 'earlier')
+            ->assertJsonPath('earlier.0.outcome', 'left_blank')
+            ->assertJsonPath('earlier.0.at', DB::table('outcomes')->where('sitting_id', $first)->value('settled_ms'));
+        $this->getJson($path($first))->assertJsonCount(1, 'earlier');
+        // Nor what others did with it.
+        DB::table('outcomes')->where('sitting_id', $first)->update(['user_id' => $this->candidate()->id]);
+        $this->getJson($path($again))->assertJsonPath('earlier', []);
+    }
+
     protected function setUp(): void
     {
         parent::setUp();

@@ -5,7 +5,7 @@ import { Chip } from '../../ui/Chip';
 import { GapContext } from '../../ui/gaps';
 import { Markdown } from '../../ui/Markdown';
 import { Outcome } from '../../ui/Outcome';
-import { duration } from '../../ui/words';
+import { dayTime, duration, percent } from '../../ui/words';
 import { UnitPanel } from '../question/UnitPanel';
 import { OpenSection } from './openSection';
 import { Parts } from './Parts';
@@ -48,6 +48,16 @@ export function Explained({
           {question.marks} {question.marks === '1' ? 'mark' : 'marks'}, {duration(explanation.activeMs)} on screen
         </span>
       </p>
+      {explanation.earlier.length > 0 && (
+        <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
+          Before:
+          {explanation.earlier.map(({ at, outcome }) => (
+            <span key={at} className="inline-flex items-center gap-1.5">
+              <Outcome outcome={outcome} /> <span className="text-base-content/75">{dayTime(at)}</span>
+            </span>
+          ))}
+        </p>
+      )}
       {question.body.kind === 'written' ? (
         <RubricMarking key={question.position} sitting={sitting} explanation={explanation} />
       ) : (
@@ -87,6 +97,15 @@ export function Explained({
           </p>
         )}
       </section>
+      {explanation.cohort && (
+        <p className="text-base-content/75">
+          {explanation.cohort.n} others met it for the first time: on average they got{' '}
+          {percent(explanation.cohort.facility)} of it
+          {explanation.cohort.medianMs !== null &&
+            `, half of them in less than ${duration(explanation.cohort.medianMs)}`}
+          .
+        </p>
+      )}
       <p className="flex flex-wrap gap-2">
         <Chip>{explanation.topic}</Chip>
         <Chip>{explanation.subtopic}</Chip>

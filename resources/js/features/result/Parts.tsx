@@ -2,6 +2,7 @@ import clsx from 'clsx';
 import type { View } from '../../api/client';
 import { Chip } from '../../ui/Chip';
 import { Markdown } from '../../ui/Markdown';
+import { percent } from '../../ui/words';
 import { partName } from './partName';
 import { ShownPicture } from './ShownPicture';
 
@@ -23,7 +24,7 @@ export function Parts({ explanation }: { explanation: View<'Explanation'> }) {
   return (
     <div className="grid gap-4">
       {question.body.kind === 'picture' && <ShownPicture explanation={explanation} picture={question.body.picture} />}
-      {main.length > 0 && <List parts={main} tolerance={tolerance} />}
+      {main.length > 0 && <List parts={main} tolerance={tolerance} others={explanation.cohort?.options} />}
       {slips.length > 0 && (
         <section className="grid gap-3">
           <h2 className="font-bold">How people come to other numbers</h2>
@@ -34,7 +35,15 @@ export function Parts({ explanation }: { explanation: View<'Explanation'> }) {
   );
 }
 
-function List({ parts, tolerance }: { parts: Part[]; tolerance: string | null }) {
+function List({
+  parts,
+  tolerance,
+  others,
+}: {
+  parts: Part[];
+  tolerance: string | null;
+  others?: Record<string, number> | undefined;
+}) {
   return (
     <ul className="grid max-w-[75ch] gap-3">
       {parts.map((part) => (
@@ -43,13 +52,25 @@ function List({ parts, tolerance }: { parts: Part[]; tolerance: string | null })
           part={part}
           name={partName(part, parts)}
           tolerance={part.role === 'number' ? tolerance : null}
+          others={part.role === 'option' ? others?.[part.id] : undefined}
         />
       ))}
     </ul>
   );
 }
 
-function One({ part, name, tolerance }: { part: Part; name: string; tolerance: string | null }) {
+function One({
+  part,
+  name,
+  tolerance,
+  others,
+}: {
+  part: Part;
+  name: string;
+  tolerance: string | null;
+  /** Share of the cohort that chose it. */
+  others: number | undefined;
+}) {
   const { role, verdict, right, mine } = part;
   // These ask for something of their own; the others are themselves right or wrong to choose.
   const asks = role === 'row' || role === 'gap' || role === 'number' || role === 'item';
@@ -81,6 +102,7 @@ function One({ part, name, tolerance }: { part: Part; name: string; tolerance: s
           </Chip>
         )}
         {part.ruledOut && <Chip>You ruled it out</Chip>}
+        {others !== undefined && <span className="text-sm text-base-content/75">{percent(others)} chose it</span>}
       </div>
       {part.why && (
         <div className="mt-1">
