@@ -109,9 +109,9 @@ final class Crowd
             }
             curl_multi_exec($this->multi, $running);
             while ($done = curl_multi_info_read($this->multi)) {
-                foreach ($busy as $who => ['handle' => $handle, 'ids' => $ids]) {
+                foreach ($busy as $who => ['handle' => $handle, 'ids' => $ids, 'marks' => $marks]) {
                     if ($handle === $done['handle']) {
-                        $this->hear($this->members[$who], $handle, $ids);
+                        $this->hear(member: $this->members[$who], handle: $handle, ids: $ids, marks: $marks);
                         unset($busy[$who]);
                     }
                 }
@@ -141,21 +141,41 @@ final class Crowd
         return array_sum(array_map(fn (CrowdMember $member): int => count($member->acknowledged), $this->members));
     }
 
-    /** How many acknowledged events are not stored. */
+    /** How many acknowledged events and highlights are not stored. */
     public function missing(): int
     {
         $missing = 0;
         foreach ($this->members as $member) {
             $stored = DB::table('sitting_events')->where('sitting_id', $member->sitting)->pluck('uid')->all();
             $missing += count(array_diff($member->acknowledged, $stored));
+            $marked = DB::table('highlights')
+                ->join('test_items', 'test_items.question_id', '=', 'highlights.question_id')
+                ->join('sittings', 'sittings.test_id', '=', 'test_items.test_id')
+                ->where('sittings.id', $member->sitting)
+                ->whereColumn('highlights.user_id', 'sittings.user_id')
+                ->pluck('quote', 'position')
+                ->all();
+            $missing += count(array_diff_assoc($member->marked, $marked));
         }
 
         return $missing;
     }
 
-    /** @return array{handle: CurlHandle, ids: list<string>} */
+    /** @return array{handle: CurlHandle, ids: list<string>, marks: array<int, string>} */
     private function send(string $server, CrowdMember $member): array
     {
+        $kept = $member->keeps();
+        if ($kept !== null) {
+            $handle = $member->visitor->request(
+                server: $server,
+                method: $kept['method'],
+                path: $kept['path'],
+                body: $kept['body'],
+            );
+            curl_multi_add_handle($this->multi, $handle);
+
+            return ['handle' => $handle, 'ids' => [], 'marks' => $kept['marks']];
+        }
         $events = $member->events();
         $handle = $member->visitor->request(
             server: $server,
@@ -165,17 +185,21 @@ final class Crowd
         );
         curl_multi_add_handle($this->multi, $handle);
 
-        return ['handle' => $handle, 'ids' => array_column($events, 'id')];
+        return ['handle' => $handle, 'ids' => array_column($events, 'id'), 'marks' => []];
     }
 
-    /** @param  list<string>  $ids */
-    private function hear(CrowdMember $member, CurlHandle $handle, array $ids): void
+    /**
+     * @param  list<string>  $ids
+     * @param  array<int, string>  $marks
+     */
+    private function hear(CrowdMember $member, CurlHandle $handle, array $ids, array $marks): void
     {
         $status = (int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE);
         $this->statuses[$status] = ($this->statuses[$status] ?? 0) + 1;
         $this->took[] = 1000 * (float) curl_getinfo($handle, CURLINFO_TOTAL_TIME);
-        if ($status === 200) {
+        if ($status === 200 || $status === 204) {
             array_push($member->acknowledged, ...$ids);
+            $member->marked = $marks + $member->marked;
         }
         curl_multi_remove_handle($this->multi, $handle);
     }

@@ -158,6 +158,32 @@ test('the handbook opens beside the reasons, and the authors can be told a word'
   await expectAccessible(page);
 });
 
+test('what is to be put in order can be dragged', async ({ page }) => {
+  await signInAs(page, 'Petra Quill');
+  await of(page, 'upland-guide');
+  await page.goto('/build?kinds=ordering&pools=&count=2&mode=untimed');
+  await page.getByRole('button', { name: /^(Begin|Build it)$/ }).click();
+  const begins = page.getByRole('link', { name: 'Begin' });
+  const heading = page.getByRole('heading', { name: 'Question 1 of 2' });
+  await expect(begins.or(heading)).toBeVisible();
+  if (await begins.isVisible()) await begins.click();
+  const items = page.locator('#the-question').getByRole('listitem');
+  const first = (await items.nth(0).locator('[data-part]').textContent())!;
+  const second = (await items.nth(1).locator('[data-part]').textContent())!;
+  const from = (await items.nth(0).getByTitle('Drag').boundingBox())!;
+  const to = (await items.nth(1).getByTitle('Drag').boundingBox())!;
+  await page.mouse.move(from.x + 10, from.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 10, to.y + 20, { steps: 8 });
+  await page.mouse.up();
+  await expect(items.nth(0).locator('[data-part]')).toHaveText(second);
+  await expect(items.nth(1).locator('[data-part]')).toHaveText(first);
+  await expect(page.getByRole('button', { name: 'Question 1: answered' })).toBeVisible();
+  await expectAccessible(page);
+  await page.reload();
+  await expect(items.nth(0).locator('[data-part]')).toHaveText(second);
+});
+
 test('the look of a sitting: room between lines, and a ruler that follows', async ({ page }) => {
   await signInAs(page, 'Petra Quill');
   await begin(page, { mode: 'Tutor', questions: 1 });

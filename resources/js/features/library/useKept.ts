@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { api, ask, Refused, type View } from '../../api/client';
 import { kept, queries } from '../../api/queries';
@@ -56,6 +57,15 @@ export function useKept(sitting: string, position: number) {
     onError: (_, __, before) => void (before && lay({ highlights: before })),
   });
   return { ...own, ready: !page.isPending, starring, noting, highlighting };
+}
+
+/** Which questions of a sitting have a note. */
+export function useNoted(sitting: string): ReadonlySet<number> {
+  const { data } = useQuery(kept(sitting));
+  return useMemo(
+    () => new Set((data?.questions ?? []).filter(({ note }) => note !== '').map(({ position }) => position)),
+    [data],
+  );
 }
 
 function nothing(position: number): Kept {

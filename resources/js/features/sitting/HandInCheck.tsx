@@ -1,11 +1,14 @@
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { count } from '../../ui/words';
+import { bySection } from './sections';
 import type { QuestionState } from './sittingStore';
 
 /** The screen before handing in: what is left, and a way to each of it. */
 export function HandInCheck(props: {
   questions: readonly QuestionState[];
+  /** Where sections begin: position => name. */
+  sections: ReadonlyMap<number, string>;
   /** Those that have had their turn are closed, and nobody can go to them. */
   inTurn: boolean;
   busy: boolean;
@@ -16,7 +19,9 @@ export function HandInCheck(props: {
 }) {
   const blank = props.questions.filter((question) => !question.response);
   const flagged = props.questions.filter((question) => question.flagged);
+  const guessed = props.questions.filter((question) => question.response && question.sureness === 'guess');
   const answered = props.questions.length - blank.length;
+  const jumps = { sections: props.sections, onGo: props.onGo };
   return (
     <div className="grid max-w-2xl gap-6">
       <h1 className="text-2xl font-bold">Before you hand in</h1>
@@ -28,10 +33,13 @@ export function HandInCheck(props: {
       ) : props.inTurn ? (
         <p>{count(blank.length, 'question')} left blank. Those that have had their turn are closed.</p>
       ) : (
-        <Jumps title={`${count(blank.length, 'question')} left blank`} questions={blank} onGo={props.onGo} />
+        <Jumps title={`${count(blank.length, 'question')} left blank`} questions={blank} {...jumps} />
       )}
       {flagged.length > 0 && !props.inTurn && (
-        <Jumps title={`${count(flagged.length, 'question')} flagged`} questions={flagged} onGo={props.onGo} />
+        <Jumps title={`${count(flagged.length, 'question')} flagged`} questions={flagged} {...jumps} />
+      )}
+      {guessed.length > 0 && !props.inTurn && (
+        <Jumps title={`${count(guessed.length, 'answer')} guessed`} questions={guessed} {...jumps} />
       )}
       {props.waiting && (
         <Notice tone="warn">
@@ -54,24 +62,37 @@ export function HandInCheck(props: {
 function Jumps({
   title,
   questions,
+  sections,
   onGo,
 }: {
   title: string;
   questions: QuestionState[];
+  sections: ReadonlyMap<number, string>;
   onGo: (position: number) => void;
 }) {
   return (
     <section>
       <h2 className="mb-2 font-bold">{title}</h2>
-      <ul className="flex max-h-48 flex-wrap gap-2 overflow-y-auto">
-        {questions.map(({ position }) => (
-          <li key={position}>
-            <Button small onClick={() => onGo(position)} aria-label={`Go to question ${position + 1}`}>
-              {position + 1}
-            </Button>
-          </li>
+      <div className="grid max-h-60 gap-3 overflow-y-auto">
+        {bySection(questions, sections).map(([section, own]) => (
+          <div key={section}>
+            {section && (
+              <h3 className="mb-1 text-base-content/75">
+                {section}, {own.length}
+              </h3>
+            )}
+            <ul className="flex flex-wrap gap-2">
+              {own.map(({ position }) => (
+                <li key={position}>
+                  <Button small onClick={() => onGo(position)} aria-label={`Go to question ${position + 1}`}>
+                    {position + 1}
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          </div>
         ))}
-      </ul>
+      </div>
     </section>
   );
 }

@@ -17,6 +17,8 @@ export function RouteLine({
   current,
   inTurn,
   only,
+  sections,
+  noted,
   onGo,
 }: {
   questions: readonly QuestionState[];
@@ -25,6 +27,10 @@ export function RouteLine({
   inTurn: boolean;
   /** The others are dimmed. */
   only: Only;
+  /** Where sections begin: position => name. */
+  sections: ReadonlyMap<number, string>;
+  /** Those with a note. */
+  noted: ReadonlySet<number>;
   onGo: (position: number) => void;
 }) {
   const strip = useRef<HTMLOListElement>(null);
@@ -60,6 +66,8 @@ export function RouteLine({
             here={question.position === current}
             low={folded}
             dim={!isAmong(only, question)}
+            section={sections.get(question.position)}
+            noted={noted.has(question.position)}
             off={inTurn && question.position !== current}
             onGo={onGo}
           />
@@ -75,6 +83,8 @@ const Stop = memo(function Stop({
   here,
   low,
   dim,
+  section,
+  noted,
   off,
   onGo,
 }: {
@@ -83,11 +93,21 @@ const Stop = memo(function Stop({
   /** One of several rows, on a wide screen. */
   low: boolean;
   dim: boolean;
+  /** The section that begins here. */
+  section: string | undefined;
+  noted: boolean;
   off: boolean;
   onGo: (position: number) => void;
 }) {
   return (
     <li className="relative shrink-0 grow basis-9 [contain-intrinsic-size:2.25rem_3.5rem] [content-visibility:auto]">
+      {/* A section begins at a boundary stone. */}
+      {section && (
+        <span
+          aria-hidden="true"
+          className={clsx('absolute top-4 bottom-1 left-0 border-l-2 border-base-content/60', low && 'lg:top-0')}
+        />
+      )}
       <span
         aria-hidden="true"
         className={clsx('absolute inset-x-0 top-[1.8rem] border-t-2 border-base-content/30', low && 'lg:top-[0.65rem]')}
@@ -95,8 +115,8 @@ const Stop = memo(function Stop({
       <button
         type="button"
         aria-current={here ? 'step' : undefined}
-        aria-label={`Question ${question.position + 1}: ${words(question)}`}
-        title={words(question)}
+        aria-label={`Question ${question.position + 1}: ${words(question)}${noted ? ', with a note' : ''}${section ? `, ${section} begins` : ''}`}
+        title={`${section ? `${section}: ` : ''}${words(question)}${noted ? ', with a note' : ''}`}
         disabled={off}
         onClick={() => onGo(question.position)}
         className={clsx(
@@ -122,7 +142,9 @@ const Stop = memo(function Stop({
         <span className={clsx(dim && !here && 'opacity-35')}>
           <Mark question={question} />
         </span>
-        <span className="text-sm leading-none">{question.position + 1}</span>
+        <span className={clsx('text-sm leading-none', noted && 'border-b-2 border-accent')}>
+          {question.position + 1}
+        </span>
       </button>
     </li>
   );

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
-import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { explanation, session } from '../../api/queries';
 import { Failure } from '../../ui/Failure';
@@ -12,7 +12,7 @@ import { useWide } from '../../ui/useWide';
 import { applyLook, readLook, type Look } from '../../ui/look';
 import { Highlightable } from '../library/Highlightable';
 import { StarAndNote } from '../library/StarAndNote';
-import { useKept } from '../library/useKept';
+import { useKept, useNoted } from '../library/useKept';
 import { OpenSection } from '../result/openSection';
 import { textsOf } from '../question/texts';
 import { UnitPanel } from '../question/UnitPanel';
@@ -27,6 +27,7 @@ import { BreakCheck, NotHere, OnBreak, Paused, Pausing, TimeUp } from './Interru
 import { QuestionCard } from './QuestionCard';
 import { ReadingTime } from './ReadingTime';
 import { RouteLine } from './RouteLine';
+import { startsOf } from './sections';
 import { readShortcuts } from './shortcuts';
 import { SittingFooter } from './SittingFooter';
 import { SittingHeader } from './SittingHeader';
@@ -83,6 +84,8 @@ function Open({
   const wide = useWide();
   const { current, questions } = now;
   const { starred, starring } = useKept(id, current);
+  const noted = useNoted(id);
+  const sections = useMemo(() => startsOf(sitting.briefing.sections), [sitting]);
   const known = questions[current];
   const state = known && now.status === 'reading' ? { ...known, locked: true } : known;
   const question = sitting.questions[current];
@@ -178,7 +181,15 @@ function Open({
             kitOpen={open !== null}
             onKit={() => (open ? kit.close() : kit.take('calculator'))}
           />
-          <RouteLine questions={questions} current={current} inTurn={now.questionMs !== null} only={only} onGo={go} />
+          <RouteLine
+            questions={questions}
+            current={current}
+            inTurn={now.questionMs !== null}
+            only={only}
+            sections={sections}
+            noted={noted}
+            onGo={go}
+          />
         </div>
       </header>
 
@@ -214,6 +225,7 @@ function Open({
               />
             ) : face === 'handing in' ? (
               <HandInCheck
+                sections={sections}
                 questions={questions}
                 inTurn={now.questionMs !== null}
                 busy={handing}

@@ -1,10 +1,12 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { useState } from 'react';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { Markdown } from '../../../ui/Markdown';
 import { plain } from '../../../ui/plain';
 import type { KindProps } from './kind';
 
-/** Items to be put in order, moved with buttons or with the arrow keys on them. */
+const DragList = lazy(() => import('./DragList'));
+
+/** Items to be put in order: dragged, or moved with buttons or with the arrow keys on them. */
 export function Ordering({ body, response, locked, labelledBy, onAnswer }: KindProps<'ordering'>) {
   const [told, setTold] = useState('');
   const ids = response?.order ?? body.items.map(({ id }) => id);
@@ -17,34 +19,37 @@ export function Ordering({ body, response, locked, labelledBy, onAnswer }: KindP
     onAnswer({ order });
     setTold(`Now in place ${to + 1} of ${order.length}.`);
   };
+  const item = (id: string, place: number) => (
+    <>
+      <span className="grid w-10 shrink-0 place-items-center font-mono font-bold">{place + 1}</span>
+      <span className="min-w-0 flex-1 self-center py-2" data-part={`item:${id}`}>
+        <Markdown inline>{byId.get(id) ?? ''}</Markdown>
+      </span>
+      <Mover
+        label={`Move up: ${plain(byId.get(id) ?? '')}`}
+        off={locked || place === 0}
+        onMove={(step) => move(place, place + step)}
+        step={-1}
+      >
+        <ArrowUp aria-hidden="true" className="size-5" />
+      </Mover>
+      <Mover
+        label={`Move down: ${plain(byId.get(id) ?? '')}`}
+        off={locked || place === ids.length - 1}
+        onMove={(step) => move(place, place + step)}
+        step={1}
+      >
+        <ArrowDown aria-hidden="true" className="size-5" />
+      </Mover>
+    </>
+  );
   return (
     <div className="grid max-w-[75ch] gap-3">
-      <ol aria-labelledby={labelledBy} className="grid gap-2">
-        {ids.map((id, place) => (
-          <li key={id} className="flex items-stretch rounded-field border border-base-content/50">
-            <span className="grid w-10 shrink-0 place-items-center font-mono font-bold">{place + 1}</span>
-            <span className="min-w-0 flex-1 self-center py-2">
-              <Markdown inline>{byId.get(id) ?? ''}</Markdown>
-            </span>
-            <Mover
-              label={`Move up: ${plain(byId.get(id) ?? '')}`}
-              off={locked || place === 0}
-              onMove={(step) => move(place, place + step)}
-              step={-1}
-            >
-              <ArrowUp aria-hidden="true" className="size-5" />
-            </Mover>
-            <Mover
-              label={`Move down: ${plain(byId.get(id) ?? '')}`}
-              off={locked || place === ids.length - 1}
-              onMove={(step) => move(place, place + step)}
-              step={1}
-            >
-              <ArrowDown aria-hidden="true" className="size-5" />
-            </Mover>
-          </li>
-        ))}
-      </ol>
+      <Suspense fallback={<Still ids={ids} labelledBy={labelledBy} item={item} />}>
+        <DragList ids={ids} locked={locked} labelledBy={labelledBy} onMove={move}>
+          {item}
+        </DragList>
+      </Suspense>
       <p role="status" className="sr-only">
         {told}
       </p>
@@ -64,6 +69,27 @@ export function Ordering({ body, response, locked, labelledBy, onAnswer }: KindP
   );
 }
 
+/** The same list until what drags has come. */
+function Still({
+  ids,
+  labelledBy,
+  item,
+}: {
+  ids: readonly string[];
+  labelledBy: string;
+  item: (id: string, place: number) => ReactNode;
+}) {
+  return (
+    <ol aria-labelledby={labelledBy} className="grid gap-2">
+      {ids.map((id, place) => (
+        <li key={id} className="flex items-stretch rounded-field border border-base-content/50">
+          {item(id, place)}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
 function Mover({
   label,
   off,
@@ -75,7 +101,7 @@ function Mover({
   off: boolean;
   step: number;
   onMove: (step: number) => void;
-  children: React.ReactNode;
+  children: ReactNode;
 }) {
   return (
     <button

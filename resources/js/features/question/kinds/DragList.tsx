@@ -1,0 +1,80 @@
+import { closestCenter, DndContext, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { GripVertical } from 'lucide-react';
+import type { ReactNode } from 'react';
+
+/** Items that a pointer or a finger can drag to another place. The keyboard has buttons of its own in each. */
+export default function DragList({
+  ids,
+  locked,
+  labelledBy,
+  onMove,
+  children,
+}: {
+  ids: readonly string[];
+  locked: boolean;
+  labelledBy: string;
+  onMove: (from: number, to: number) => void;
+  children: (id: string, place: number) => ReactNode;
+}) {
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 4 } }),
+    // A finger that only passes by scrolls the page.
+    useSensor(TouchSensor, { activationConstraint: { delay: 150, tolerance: 6 } }),
+  );
+  return (
+    <DndContext
+      sensors={locked ? [] : sensors}
+      collisionDetection={closestCenter}
+      accessibility={{ screenReaderInstructions: { draggable: '' }, announcements: SILENT }}
+      onDragEnd={({ active, over }) => {
+        const [from, to] = [ids.indexOf(String(active.id)), ids.indexOf(String(over?.id))];
+        if (from >= 0 && to >= 0 && from !== to) onMove(from, to);
+      }}
+    >
+      <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
+        <ol aria-labelledby={labelledBy} className="grid gap-2">
+          {ids.map((id, place) => (
+            <Item key={id} id={id} locked={locked}>
+              {children(id, place)}
+            </Item>
+          ))}
+        </ol>
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+/** What has moved is told by the list itself, in our words. */
+const SILENT = {
+  onDragStart: () => undefined,
+  onDragOver: () => undefined,
+  onDragEnd: () => undefined,
+  onDragCancel: () => undefined,
+};
+
+function Item({ id, locked, children }: { id: string; locked: boolean; children: ReactNode }) {
+  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id, disabled: locked });
+  return (
+    <li
+      ref={setNodeRef}
+      style={{
+        transform: transform ? `translateY(${Math.round(transform.y)}px)` : undefined,
+        transition: transition ?? undefined,
+      }}
+      className={`flex items-stretch rounded-field border border-base-content/50 bg-base-100 ${isDragging ? 'relative z-10 border-primary ring-1 ring-primary' : ''}`}
+    >
+      {!locked && (
+        <span
+          {...listeners}
+          aria-hidden="true"
+          title="Drag"
+          className="grid w-9 shrink-0 cursor-grab touch-none place-items-center text-base-content/65 active:cursor-grabbing"
+        >
+          <GripVertical className="size-5" />
+        </span>
+      )}
+      {children}
+    </li>
+  );
+}
