@@ -20,14 +20,10 @@ final class Holdings
      */
     public static function of(array $entry, array $unit): array
     {
-        $media = array_map(
-            fn (string $file): string => explode('/', Shelf::TYPES[pathinfo($file, PATHINFO_EXTENSION)])[0],
-            array_column(Shelf::mentions([$entry['shown'], $unit]), 'file'),
-        );
-        $texts = '';
-        array_walk_recursive($entry['shown'], function (mixed $text) use (&$texts): void {
-            $texts .= is_string($text) ? "{$text}\n" : '';
-        });
+        $texts = self::texts($entry['shown']);
+        // Named as authors do ("map.svg") or, once they are kept, by an address ("/media/….svg").
+        preg_match_all('/!\[[^\]]*\]\([^\s)"]*\.(\w+)/', $texts.self::texts($unit), $found);
+        $media = array_map(fn (string $type): string => explode('/', Shelf::TYPES[$type] ?? '')[0], $found[1]);
         $holds = [
             'picture' => $entry['kind'] === 'picture' || in_array('image', $media, true),
             'sound' => in_array('audio', $media, true),
@@ -37,5 +33,16 @@ final class Holdings
         ];
 
         return array_keys(array_filter($holds));
+    }
+
+    /** @param  array<mixed>  $shown */
+    private static function texts(array $shown): string
+    {
+        $texts = '';
+        array_walk_recursive($shown, function (mixed $text) use (&$texts): void {
+            $texts .= is_string($text) ? "{$text}\n" : '';
+        });
+
+        return $texts;
     }
 }

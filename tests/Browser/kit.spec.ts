@@ -229,3 +229,27 @@ test.describe('the kit on a phone', () => {
     await expect(page.getByRole('radio').first()).toBeChecked();
   });
 });
+
+test('a sound is played, paused, wound back and slowed, and can be read', async ({ page }) => {
+  await signInAs(page, 'Petra Quill');
+  await of(page, 'upland-guide');
+  await page.goto('/build?tag._holds=sound&pools=&count=1&mode=untimed');
+  await page.getByRole('button', { name: /^(Begin|Build it)$/ }).click();
+  const begins = page.getByRole('link', { name: 'Begin' });
+  const heading = page.getByRole('heading', { name: /^Question 1 of/ });
+  await expect(begins.or(heading)).toBeVisible();
+  if (await begins.isVisible()) await begins.click();
+  const seconds = () => page.locator('audio').evaluate((sound: HTMLAudioElement) => sound.currentTime);
+  await page.getByRole('button', { name: 'Play it' }).click();
+  await expect.poll(seconds).toBeGreaterThan(0.5);
+  await page.getByRole('button', { name: 'Pause it' }).click();
+  await page.getByRole('slider', { name: 'Place in it' }).fill('3');
+  expect(await seconds()).toBeCloseTo(3, 1);
+  await page.getByRole('button', { name: 'Ten seconds back' }).click();
+  expect(await seconds()).toBe(0);
+  await page.getByRole('combobox', { name: 'Speed' }).selectOption('0.75');
+  expect(await page.locator('audio').evaluate((sound: HTMLAudioElement) => sound.playbackRate)).toBe(0.75);
+  await page.getByRole('button', { name: 'Read it instead' }).click();
+  await expect(page.getByRole('button', { name: 'Hide the written version' })).toBeVisible();
+  await expectAccessible(page);
+});

@@ -1,6 +1,7 @@
 import { ZoomIn } from 'lucide-react';
-import { createContext, useContext, useState } from 'react';
+import { createContext, useContext, useState, type RefObject } from 'react';
 import { Dialog } from './Dialog';
+import { Player } from './Player';
 
 /** Whether it is for paper: then nothing can be clicked or played, and words stand for sounds. */
 export const OnPaper = createContext(false);
@@ -38,9 +39,13 @@ export function Sound({ src, label, written }: { src: string; label: string; wri
   return (
     <span className="block max-w-xl rounded-box border border-base-300 bg-base-200 p-3">
       <span className="mb-2 block font-bold">{label}</span>
-      {/* The written version below stands for captions. */}
-      {/* eslint-disable-next-line jsx-a11y/media-has-caption */}
-      <audio controls preload="none" src={src} className="block w-full" aria-label={label} />
+      <Player label={label}>
+        {({ ref, ...tells }) => (
+          // The written version below stands for captions.
+          // eslint-disable-next-line jsx-a11y/media-has-caption
+          <audio ref={ref as RefObject<HTMLAudioElement>} {...tells} preload="metadata" src={src} aria-label={label} />
+        )}
+      </Player>
       <Written words={written} />
     </span>
   );
@@ -51,15 +56,20 @@ export function Film({ src, label, written }: { src: string; label: string; writ
   if (useContext(OnPaper)) return <Printed label={label} written={written} />;
   return (
     <span className="block max-w-xl rounded-box border border-base-300 bg-base-200 p-3">
-      <video
-        controls
-        muted
-        playsInline
-        preload="metadata"
-        src={src}
-        className="block w-full rounded-field"
-        aria-label={label}
-      />
+      <Player label={label}>
+        {({ ref, ...tells }) => (
+          <video
+            ref={ref as RefObject<HTMLVideoElement>}
+            {...tells}
+            muted
+            playsInline
+            preload="metadata"
+            src={src}
+            className="block w-full rounded-field"
+            aria-label={label}
+          />
+        )}
+      </Player>
       <Written words={written} />
     </span>
   );

@@ -144,6 +144,16 @@ final class DemoTest extends TestCase
         self::assertGreaterThan($falseFooting('idris'), $falseFooting('bram'));
     }
 
+    public function test_what_questions_hold_can_be_asked_for(): void
+    {
+        $held = DB::table('question_tags')->where('family', '_holds')->groupBy('value')->orderBy('value');
+        $counts = $held->selectRaw('value, count(*) as n')->pluck('n', 'value')->all();
+        self::assertSame(['exhibits', 'film', 'picture', 'sound', 'table'], array_keys($counts));
+        self::assertGreaterThan(40, $counts['picture']);
+        // Three questions of a case hear its radio message.
+        self::assertGreaterThanOrEqual(6, $counts['sound']);
+    }
+
     public function test_loading_again_changes_nothing(): void
     {
         $count = fn (): array => array_map(fn (string $table): int => DB::table($table)->count(), [

@@ -29,6 +29,8 @@ final class HoldingsTest extends TestCase
             ['picture'],
         ];
         yield 'a sound' => ['single', ['stem' => '![A call](call.mp3 "Three calls.")'], [], ['sound']];
+        yield 'a sound that is kept' => ['single', ['stem' => '![A call](/media/9f2c.mp3 "Three.")'], [], ['sound']];
+        yield 'a file of no kind we know' => ['single', ['stem' => '![A call](call.xyz)'], [], []];
         yield 'a film' => ['single', ['stem' => '![A knot](knot.webm "It is tied.")'], [], ['film']];
         yield 'a table' => ['number', ['stem' => $table], [], ['table']];
         yield 'a rule and a dash are no table' => ['single', ['stem' => "Above\n\n---\n\na -- b | c"], [], []];
