@@ -13,7 +13,7 @@ test('a fixed paper with every kind of question, from briefing to marking one\u2
   await page.getByRole('button', { name: 'Sit The paper of 2024' }).click();
   await expect(page.getByRole('row', { name: /Ground knowledge 30 1 costs 1\/3/ })).toBeVisible();
   // The plan, with what one means to have left; then the rules, and reading before the clock begins.
-  await expect(page.getByRole('row', { name: /Ground knowledge .* 47/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /Ground knowledge .* 48/ })).toBeVisible();
   await page.getByRole('spinbutton', { name: 'with a reserve of' }).fill('90');
   await page.getByRole('button', { name: 'Plan it so' }).click();
   await expect(page.getByRole('alert')).toHaveText('Of this test at most 70 min can be kept in reserve.');

@@ -156,6 +156,8 @@ final class LibraryTest extends TestCase
         $mine = $this->build();
         $code = (string) $this->postJson("/api/sittings/{$mine}/share")->json('code');
         $this->putJson("/api/sittings/{$mine}/questions/0/note", ['note' => 'Mine.'])->assertNoContent();
+        $marked = ['part' => 'stem', 'from' => 0, 'to' => 4, 'kind' => 'marked', 'quote' => 'Mine'];
+        $this->putJson("/api/sittings/{$mine}/questions/0/highlights", ['highlights' => [$marked]])->assertNoContent();
         $this->flushSession()->actingAs($this->candidate());
         $theirs = (string) $this->postJson('/api/shared', ['code' => $code])->json('sitting');
         $this->getJson("/api/sittings/{$theirs}/kept")
@@ -164,6 +166,13 @@ final class LibraryTest extends TestCase
         $this->getJson("/api/sittings/{$mine}/kept")->assertNotFound();
         $this->putJson("/api/sittings/{$mine}/questions/0/star", ['on' => true])->assertNotFound();
         $this->putJson("/api/sittings/{$mine}/questions/0/note", ['note' => ''])->assertNotFound();
+        $this->putJson("/api/sittings/{$mine}/questions/0/highlights", ['highlights' => []])->assertNotFound();
+        $this->getJson("/api/sittings/{$mine}/scratch")->assertNotFound();
+        $this->putJson("/api/sittings/{$mine}/scratch", ['words' => 'x', 'strokes' => []])->assertNotFound();
+        $this->postJson("/api/sittings/{$mine}/questions/0/words", ['about' => 'other', 'body' => 'x'])->assertNotFound();
+        // What they keep of the same question leaves mine alone.
+        $this->putJson("/api/sittings/{$theirs}/questions/0/highlights", ['highlights' => []])->assertNoContent();
+        self::assertSame(1, DB::table('highlights')->count());
     }
 
     public function test_topics_are_named_in_tutor_mode_only(): void

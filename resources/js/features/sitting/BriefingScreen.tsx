@@ -136,7 +136,9 @@ export function Component() {
                   <td>{section.questions}</td>
                   <td>{section.marksEach}</td>
                   <td>{section.penalty ? `costs ${section.penalty} of its marks` : 'costs nothing'}</td>
-                  {data.planMs.length > 0 && <td>{duration(data.planMs[i] ?? 0)}</td>}
+                  {data.planMs.length > 0 && (
+                    <td className="whitespace-nowrap">{duration(wholeMinutes(data.planMs[i] ?? 0))}</td>
+                  )}
                 </tr>
               ))}
             </Table>
@@ -170,6 +172,11 @@ export function Component() {
       </div>
     </div>
   );
+}
+
+/** Nobody plans by the second. */
+function wholeMinutes(ms: number): number {
+  return Math.round(ms / 60_000) * 60_000;
 }
 
 /** What one means to have left at the end. */

@@ -38,7 +38,7 @@ export function KitPanel({
   const panel = useRef<HTMLElement>(null);
   const asked = useRef(false);
   useEffect(() => {
-    if (asked.current && open) panel.current?.focus();
+    if (asked.current && open) panel.current?.focus({ preventScroll: true });
     asked.current = false;
   }, [open]);
   const shown = open && !kit.used.includes(open) ? [...kit.used, open] : kit.used;
