@@ -158,6 +158,28 @@ test('the handbook opens beside the reasons, and the authors can be told a word'
   await expectAccessible(page);
 });
 
+test('the kit is there without a connection', async ({ page }) => {
+  await signInAs(page, 'Noor Selwick');
+  const fetched = page.waitForResponse(/Scratch-.*\.js/, { timeout: 40_000 });
+  await begin(page, { mode: 'Timed', questions: 4, minutes: 30, exam: 'upland-guide' });
+  await fetched;
+  await page.waitForTimeout(500);
+  await page.context().setOffline(true);
+  await page.keyboard.press('r');
+  await page.getByRole('textbox', { name: 'Calculation' }).fill('3 × 4');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('list', { name: 'Tape' })).toContainText('12');
+  await page.getByRole('button', { name: 'Tables' }).click();
+  await expect(page.getByRole('combobox', { name: 'Table' })).toBeVisible();
+  await page.getByRole('button', { name: 'Scratch' }).click();
+  await page.getByRole('textbox', { name: 'Scratch pad' }).fill('kept here');
+  await expect(page.getByText('Kept on this device; sent when the server is back')).toBeVisible();
+  // A page of the handbook and the like say that they cannot be had, and the screen stands.
+  await expect(page.getByRole('heading', { name: 'Question 1 of 4' })).toBeVisible();
+  await page.context().setOffline(false);
+  await expect(page.getByText('Kept', { exact: true })).toBeVisible({ timeout: 15_000 });
+});
+
 test('what is to be put in order can be dragged', async ({ page }) => {
   await signInAs(page, 'Petra Quill');
   await of(page, 'upland-guide');

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
-import { explanation, session } from '../../api/queries';
+import { explanation, queries, session, tables } from '../../api/queries';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { readAhead } from '../../ui/Markdown';
@@ -22,6 +22,7 @@ import { HandInCheck } from './HandInCheck';
 import { useKit } from './kit/kit';
 import { KitPanel } from './kit/KitPanel';
 import { KitTool, type Desk } from './kit/KitTools';
+import { haveAtHand } from './kit/parts';
 import { Ruler } from './kit/Ruler';
 import { BreakCheck, NotHere, OnBreak, Paused, Pausing, TimeUp } from './Interruptions';
 import { QuestionCard } from './QuestionCard';
@@ -117,6 +118,7 @@ function Open({
     setFilled(filled + 1);
   };
   useHeight(head);
+  useAtHand(sitting.briefing.exam);
   const next = sitting.questions[current + 1];
   useEffect(() => (next ? readAhead(textsOf(next)) : undefined), [next]);
   useShortcuts({
@@ -359,4 +361,15 @@ function useHeight(head: React.RefObject<HTMLElement | null>): void {
     watch.observe(element);
     return () => watch.disconnect();
   }, [head]);
+}
+
+const AT_HAND_MS = 10_000;
+
+/** What may be wanted when the connection is gone: the tables at once, the heavier tools once the page is at rest. */
+function useAtHand(exam: string): void {
+  useQuery(tables(exam));
+  useEffect(() => {
+    const timer = window.setTimeout(() => haveAtHand(queries), AT_HAND_MS);
+    return () => window.clearTimeout(timer);
+  }, []);
 }

@@ -1,14 +1,16 @@
+import { useQuery } from '@tanstack/react-query';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Markdown } from '../../../ui/Markdown';
 import { plain } from '../../../ui/plain';
 import type { KindProps } from './kind';
-
-const DragList = lazy(() => import('./DragList'));
+import { dragList } from './parts';
 
 /** Items to be put in order: dragged, or moved with buttons or with the arrow keys on them. */
 export function Ordering({ body, response, locked, labelledBy, onAnswer }: KindProps<'ordering'>) {
   const [told, setTold] = useState('');
+  // Without it there are the buttons.
+  const DragList = useQuery(dragList).data?.default;
   const ids = response?.order ?? body.items.map(({ id }) => id);
   const byId = new Map(body.items.map((item) => [item.id, item.text]));
   const move = (from: number, to: number) => {
@@ -45,11 +47,13 @@ export function Ordering({ body, response, locked, labelledBy, onAnswer }: KindP
   );
   return (
     <div className="grid max-w-[75ch] gap-3">
-      <Suspense fallback={<Still ids={ids} labelledBy={labelledBy} item={item} />}>
+      {DragList ? (
         <DragList ids={ids} locked={locked} labelledBy={labelledBy} onMove={move}>
           {item}
         </DragList>
-      </Suspense>
+      ) : (
+        <Still ids={ids} labelledBy={labelledBy} item={item} />
+      )}
       <p role="status" className="sr-only">
         {told}
       </p>

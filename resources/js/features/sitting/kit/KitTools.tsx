@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
+import { Unreachable } from '../../../api/client';
 import { section } from '../../../api/queries';
 import { Failure } from '../../../ui/Failure';
 import { Loading } from '../../../ui/Loading';
@@ -12,10 +12,8 @@ import { WordToAuthors } from '../../library/WordToAuthors';
 import type { Shortcuts } from '../shortcuts';
 import { ShortcutSettings } from '../ShortcutSettings';
 import type { Tool } from './kit';
+import { calculator, scratch } from './parts';
 import { Tables } from './Tables';
-
-const Calculator = lazy(() => import('./Calculator'));
-const Scratch = lazy(() => import('./Scratch'));
 
 export interface Desk {
   sitting: string;
@@ -45,19 +43,11 @@ export function KitTool({ tool, desk }: { tool: Tool; desk: Desk }) {
         </div>
       );
     case 'calculator':
-      return (
-        <Suspense fallback={<Loading what="Fetching the calculator" />}>
-          <Calculator sitting={sitting} onUse={desk.onUse} />
-        </Suspense>
-      );
+      return <LaterCalculator sitting={sitting} onUse={desk.onUse} />;
     case 'tables':
       return <Tables exam={desk.exam} />;
     case 'scratch':
-      return (
-        <Suspense fallback={<Loading what="Fetching the scratch pad" />}>
-          <Scratch sitting={sitting} />
-        </Suspense>
-      );
+      return <LaterScratch sitting={sitting} />;
     case 'look':
       return <LookFields look={desk.look} onChange={desk.onLook} />;
     case 'keys':
@@ -65,6 +55,22 @@ export function KitTool({ tool, desk }: { tool: Tool; desk: Desk }) {
     case 'handbook':
       return desk.page && <Page exam={desk.exam} code={desk.page} />;
   }
+}
+
+function LaterCalculator(props: Pick<Desk, 'sitting' | 'onUse'>) {
+  const tool = useQuery(calculator);
+  if (tool.isPending) return <Loading what="Fetching the calculator" />;
+  if (tool.isError) return <Failure error={new Unreachable()} retry={() => void tool.refetch()} />;
+  const Calculator = tool.data.default;
+  return <Calculator {...props} />;
+}
+
+function LaterScratch({ sitting }: { sitting: string }) {
+  const tool = useQuery(scratch);
+  if (tool.isPending) return <Loading what="Fetching the scratch pad" />;
+  if (tool.isError) return <Failure error={new Unreachable()} retry={() => void tool.refetch()} />;
+  const Scratch = tool.data.default;
+  return <Scratch sitting={sitting} />;
 }
 
 function Page({ exam, code }: { exam: string; code: string }) {
