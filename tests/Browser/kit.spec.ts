@@ -16,20 +16,25 @@ async function select(page: Page, part: string, words: string): Promise<void> {
   );
 }
 
+/** Builds a test of the Licence by what an address says, and begins it. */
+async function beginWith(page: Page, choices: string): Promise<void> {
+  await of(page, 'upland-guide');
+  await page.goto(`/build?${choices}`);
+  await page.getByRole('button', { name: /^(Begin|Build it)$/ }).click();
+  const begins = page.getByRole('link', { name: 'Begin' });
+  const heading = page.getByRole('heading', { name: /^Question 1 of/ });
+  await expect(begins.or(heading)).toBeVisible();
+  if (await begins.isVisible()) await begins.click();
+  await expect(heading).toBeVisible();
+}
+
 /** The words that are painted over the text. */
 const painted = (page: Page, kind: 'marked' | 'struck') =>
   page.evaluate((kind) => [...(CSS.highlights.get(`uplandia-${kind}`) ?? [])].map(String), kind);
 
 test('the calculator reckons, keeps its tape, and answers a number', async ({ page }) => {
   await signInAs(page, 'Petra Quill');
-  await of(page, 'upland-guide');
-  await page.goto('/build?kinds=number&pools=&count=3&mode=timed');
-  await page.getByRole('button', { name: /^(Begin|Build it)$/ }).click();
-  const begins = page.getByRole('link', { name: 'Begin' });
-  const heading = page.getByRole('heading', { name: 'Question 1 of 3' });
-  await expect(begins.or(heading)).toBeVisible();
-  if (await begins.isVisible()) await begins.click();
-  await expect(heading).toBeVisible();
+  await beginWith(page, 'kinds=number&pools=&count=3&mode=timed');
   await page.keyboard.press('r');
   const field = page.getByRole('textbox', { name: 'Calculation' });
   await field.fill('1,5 × (4 + 2');
@@ -182,13 +187,7 @@ test('the kit is there without a connection', async ({ page }) => {
 
 test('what is to be put in order can be dragged', async ({ page }) => {
   await signInAs(page, 'Petra Quill');
-  await of(page, 'upland-guide');
-  await page.goto('/build?kinds=ordering&pools=&count=2&mode=untimed');
-  await page.getByRole('button', { name: /^(Begin|Build it)$/ }).click();
-  const begins = page.getByRole('link', { name: 'Begin' });
-  const heading = page.getByRole('heading', { name: 'Question 1 of 2' });
-  await expect(begins.or(heading)).toBeVisible();
-  if (await begins.isVisible()) await begins.click();
+  await beginWith(page, 'kinds=ordering&pools=&count=2&mode=untimed');
   const items = page.locator('#the-question').getByRole('listitem');
   const first = (await items.nth(0).locator('[data-part]').textContent())!;
   const second = (await items.nth(1).locator('[data-part]').textContent())!;
@@ -254,13 +253,7 @@ test.describe('the kit on a phone', () => {
 
 test('a sound is played, paused, wound back and slowed, and can be read', async ({ page }) => {
   await signInAs(page, 'Petra Quill');
-  await of(page, 'upland-guide');
-  await page.goto('/build?tag._holds=sound&pools=&count=1&mode=untimed');
-  await page.getByRole('button', { name: /^(Begin|Build it)$/ }).click();
-  const begins = page.getByRole('link', { name: 'Begin' });
-  const heading = page.getByRole('heading', { name: /^Question 1 of/ });
-  await expect(begins.or(heading)).toBeVisible();
-  if (await begins.isVisible()) await begins.click();
+  await beginWith(page, 'tag._holds=sound&pools=&count=1&mode=untimed');
   const seconds = () => page.locator('audio').evaluate((sound: HTMLAudioElement) => sound.currentTime);
   await page.getByRole('button', { name: 'Play it' }).click();
   await expect.poll(seconds).toBeGreaterThan(0.5);
