@@ -27,6 +27,13 @@ function compressed(): Plugin {
   };
 }
 
+const BASE =
+  /node_modules\/(@tanstack|react|react-dom|react-router|scheduler|clsx|openapi-fetch)\/|lucide-react\/dist\/esm\/(icons\/x|\w+)\.m?js$|resources\/js\/(api|ui)\/(?!Markdown|MathMarkdown|katex|remark|Media|Player|plain|LookFields)/;
+
+/** And what every screen with questions needs. */
+const QUESTIONS =
+  /resources\/js\/features\/(library|question)\/(?!kinds\/DragList)|features\/sitting\/(sync\/|sittingStore|useSitting|shortcuts|tab)/;
+
 export default defineConfig({
   plugins: [react(), tailwindcss(), compressed()],
   // What reads KaTeX's markup, without a parser of its own.
@@ -44,6 +51,17 @@ export default defineConfig({
     sourcemap: false,
     // Fonts and pictures stay files: the content security policy allows no inline ones.
     assetsInlineLimit: 0,
-    rollupOptions: { input: ['resources/js/main.tsx', 'resources/css/app.css'] },
+    rolldownOptions: {
+      input: ['resources/js/main.tsx', 'resources/css/app.css'],
+      // What every screen needs comes in one file: a dozen small ones cost more in heads than in text.
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'base', test: BASE },
+            { name: 'questions', test: QUESTIONS },
+          ],
+        },
+      },
+    },
   },
 });

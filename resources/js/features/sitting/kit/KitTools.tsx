@@ -1,19 +1,17 @@
 import { useQuery } from '@tanstack/react-query';
+import { memo, useDeferredValue } from 'react';
 import { Unreachable } from '../../../api/client';
 import { section } from '../../../api/queries';
 import { Failure } from '../../../ui/Failure';
 import { Loading } from '../../../ui/Loading';
 import { Markdown } from '../../../ui/Markdown';
 import type { Look } from '../../../ui/look';
-import { LookFields } from '../../../ui/LookFields';
 import { Highlights } from '../../library/Highlights';
 import { StarAndNote } from '../../library/StarAndNote';
 import { WordToAuthors } from '../../library/WordToAuthors';
 import type { Shortcuts } from '../shortcuts';
-import { ShortcutSettings } from '../ShortcutSettings';
 import type { Tool } from './kit';
-import { calculator, scratch } from './parts';
-import { Tables } from './Tables';
+import { calculator, moreTools, scratch } from './parts';
 
 export interface Desk {
   sitting: string;
@@ -30,8 +28,12 @@ export interface Desk {
   onShortcuts: (shortcuts: Shortcuts) => void;
 }
 
-/** One tool of the kit. */
+/** One tool of the kit. The question goes first: what lies beside it follows once it is painted. */
 export function KitTool({ tool, desk }: { tool: Tool; desk: Desk }) {
+  return <Laid tool={tool} desk={useDeferredValue(desk)} />;
+}
+
+const Laid = memo(function Laid({ tool, desk }: { tool: Tool; desk: Desk }) {
   const { sitting, position } = desk;
   switch (tool) {
     case 'notes':
@@ -45,17 +47,15 @@ export function KitTool({ tool, desk }: { tool: Tool; desk: Desk }) {
     case 'calculator':
       return <LaterCalculator sitting={sitting} onUse={desk.onUse} />;
     case 'tables':
-      return <Tables exam={desk.exam} />;
+    case 'look':
+    case 'keys':
+      return <LaterTool tool={tool} desk={desk} />;
     case 'scratch':
       return <LaterScratch sitting={sitting} />;
-    case 'look':
-      return <LookFields look={desk.look} onChange={desk.onLook} />;
-    case 'keys':
-      return <ShortcutSettings onChange={desk.onShortcuts} />;
     case 'handbook':
       return desk.page && <Page exam={desk.exam} code={desk.page} />;
   }
-}
+});
 
 function LaterCalculator(props: Pick<Desk, 'sitting' | 'onUse'>) {
   const tool = useQuery(calculator);
@@ -63,6 +63,14 @@ function LaterCalculator(props: Pick<Desk, 'sitting' | 'onUse'>) {
   if (tool.isError) return <Failure error={new Unreachable()} retry={() => void tool.refetch()} />;
   const Calculator = tool.data.default;
   return <Calculator {...props} />;
+}
+
+function LaterTool(props: { tool: 'tables' | 'look' | 'keys'; desk: Desk }) {
+  const tools = useQuery(moreTools);
+  if (tools.isPending) return <Loading what="Fetching it" />;
+  if (tools.isError) return <Failure error={new Unreachable()} retry={() => void tools.refetch()} />;
+  const MoreTools = tools.data.default;
+  return <MoreTools {...props} />;
 }
 
 function LaterScratch({ sitting }: { sitting: string }) {

@@ -3,11 +3,13 @@ import { part } from '../../../ui/part';
 import { dragList } from '../../question/kinds/parts';
 
 export const calculator = part('calculator', () => import('./Calculator'));
+export const moreTools = part('more tools', () => import('./MoreTools'));
 export const scratch = part('scratch', () => import('./Scratch'));
 
 /** Fetched a while after a sitting is opened, so that all of it is there when the connection is lost. */
 export function haveAtHand(queries: QueryClient): void {
   void queries.prefetchQuery(calculator);
+  void queries.prefetchQuery(moreTools);
   void queries.prefetchQuery(scratch);
   void queries.prefetchQuery(dragList);
 }
