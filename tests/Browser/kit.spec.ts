@@ -34,7 +34,7 @@ const painted = (page: Page, kind: 'marked' | 'struck') =>
 
 test('the calculator reckons, keeps its tape, and answers a number', async ({ page }) => {
   await signInAs(page, 'Petra Quill');
-  await beginWith(page, 'kinds=number&pools=&count=3&mode=timed');
+  await beginWith(page, 'kinds=number&pools=&count=3&mode=untimed');
   await page.keyboard.press('r');
   const field = page.getByRole('textbox', { name: 'Calculation' });
   await field.fill('1,5 × (4 + 2');
