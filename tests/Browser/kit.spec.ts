@@ -85,7 +85,7 @@ test('the scratch pad is the same after a crash and on another device, and waits
   await page.mouse.down();
   await page.mouse.move(box.x + 90, box.y + 60, { steps: 4 });
   await page.mouse.up();
-  await expect(page.getByRole('img', { name: 'A drawing of 1 strokes' })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'A drawing of 1 stroke' })).toBeVisible();
   await expect(page.getByText('Kept', { exact: true })).toBeVisible();
 
   const other = await (await browser.newContext()).newPage();
@@ -95,7 +95,7 @@ test('the scratch pad is the same after a crash and on another device, and waits
   await other.getByRole('button', { name: 'Scratch' }).click();
   await expect(other.getByRole('textbox', { name: 'Scratch pad' })).toHaveValue('12 km at 4 km/h: 3 h');
   await other.getByRole('button', { name: 'Draw' }).click();
-  await expect(other.getByRole('img', { name: 'A drawing of 1 strokes' })).toBeVisible();
+  await expect(other.getByRole('img', { name: 'A drawing of 1 stroke' })).toBeVisible();
   await other.close();
 });
 

@@ -2,6 +2,7 @@ import { Eraser, Pencil, Type, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore, type PointerEvent } from 'react';
 import { api, ask, Refused } from '../../../api/client';
 import { Button } from '../../../ui/Button';
+import { count } from '../../../ui/words';
 import { Pad, type Page, type PadView } from './pad';
 
 const WIDTH = 1000;
@@ -110,7 +111,7 @@ function Canvas({ strokes, onStroke }: { strokes: readonly string[]; onStroke: (
       ref={surface}
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
-      aria-label={`A drawing of ${strokes.length} strokes`}
+      aria-label={`A drawing of ${count(strokes.length, 'stroke')}`}
       className="w-full touch-none rounded-field border border-base-content/50 bg-base-100"
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
