@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { defineConfig, type Plugin } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 /** Puts a compressed twin beside each text of the build, so that none is compressed while somebody waits. */
 function compressed(): Plugin {
@@ -28,14 +29,36 @@ function compressed(): Plugin {
 }
 
 const BASE =
-  /node_modules\/(@tanstack|react|react-dom|react-router|scheduler|clsx|openapi-fetch)\/|lucide-react\/dist\/esm\/(icons\/x|\w+)\.m?js$|resources\/js\/(api|ui)\/(?!Markdown|MathMarkdown|katex|remark|Media|Player|plain|LookFields)/;
+  /node_modules\/(@tanstack|react|react-dom|react-router|scheduler|clsx|openapi-fetch)\/|lucide-react\/dist\/esm\/(icons\/x|\w+)\.m?js$|resources\/js\/(api|ui)\/(?!useBegin|Tick|Markdown|MathMarkdown|katex|remark|Media|Player|plain|LookFields)/;
 
 /** And what every screen with questions needs. */
 const QUESTIONS =
-  /resources\/js\/features\/(library|question)\/(?!kinds\/DragList)|features\/sitting\/(sync\/|sittingStore|useSitting|shortcuts|tab)/;
+  /resources\/js\/features\/(library|question)\/(?!kinds\/(Drag|drag|zoom))|features\/sitting\/(sync\/|sittingStore|useSitting|shortcuts|tab)/;
+
+/** And what a sitting needs at once. */
+const SITTING =
+  /features\/sitting\/(?!tryout\/|Briefing|ReadingTime|packs\/(TakeAlong|PackedReasons|OnThisDevice|take)|kit\/(Calculator|calculate|MoreTools|Tables|Scratch|pad)|ShortcutSettings)|result\/openSection/;
 
 export default defineConfig({
-  plugins: [react(), tailwindcss(), compressed()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    compressed(),
+    // The worker speaks for the whole site, so it lies at its root.
+    VitePWA({
+      strategies: 'injectManifest',
+      srcDir: 'resources/js/worker',
+      filename: 'sw.ts',
+      outDir: 'public',
+      injectRegister: false,
+      manifest: false,
+      injectManifest: {
+        globDirectory: 'public',
+        globPatterns: ['build/assets/*.{js,css,woff2,svg}', 'icon.svg', 'manifest.webmanifest'],
+        maximumFileSizeToCacheInBytes: 3_000_000,
+      },
+    }),
+  ],
   // What reads KaTeX's markup, without a parser of its own.
   resolve: {
     alias: {
@@ -59,6 +82,7 @@ export default defineConfig({
           groups: [
             { name: 'base', test: BASE },
             { name: 'questions', test: QUESTIONS },
+            { name: 'sitting', test: SITTING },
           ],
         },
       },

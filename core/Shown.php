@@ -18,6 +18,22 @@ final class Shown
         return rtrim(rtrim($text, '0'), '.');
     }
 
+    /**
+     * A share as a whole percentage, half up; with one place where that alone would hide on which side of the cut it
+     * lies. Example: 2/3 → "67"; 0.648 against 0.65 → "64.8".
+     */
+    public static function wholePercent(BigRational $share, ?BigRational $cut = null): string
+    {
+        $percent = $share->multipliedBy(100);
+        $whole = $percent->toScale(0, RoundingMode::HALF_UP);
+        $cutWhole = $cut?->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP);
+        if ($cut === null || $cutWhole === null || $share->isEqualTo($cut) || ! $whole->isEqualTo($cutWhole)) {
+            return (string) $whole;
+        }
+
+        return (string) $percent->toScale(1, $share->isLessThan($cut) ? RoundingMode::DOWN : RoundingMode::UP);
+    }
+
     /** A share as a percentage with at most two places. Example: 2/3 → "66.67". */
     public static function percent(BigRational $share): string
     {

@@ -11,8 +11,10 @@ use App\Bench\BareController;
 use App\Handbook\HandbookController;
 use App\Library\LibraryController;
 use App\Media\MediaController;
+use App\Progress\AdaptiveController;
 use App\Progress\MasteryController;
 use App\Progress\WeakSpotsController;
+use App\Result\PackController;
 use App\Result\ResultController;
 use App\Sitting\BookletController;
 use App\Sitting\NewSittingController;
@@ -64,6 +66,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('exams/{exam}/mastery', [MasteryController::class, 'show']);
         Route::get('exams/{exam}/builder', [BuilderController::class, 'show']);
         Route::get('exams/{exam}/handbook', [HandbookController::class, 'index']);
+        Route::get('exams/{exam}/handbook-pages', [HandbookController::class, 'whole']);
         Route::get('exams/{exam}/handbook/{section}', [HandbookController::class, 'show']);
         Route::post('exams/{exam}/count', [BuilderController::class, 'count']);
         Route::get('exams/{exam}/recipes', [RecipeController::class, 'index']);
@@ -83,6 +86,8 @@ Route::prefix('api')->group(function (): void {
         Route::get('exams/{exam}/ready', [TestsController::class, 'ready']);
         Route::post('exams/{exam}/rehearsals', [NewSittingController::class, 'rehearsal']);
         Route::post('exams/{exam}/weak-spots', [WeakSpotsController::class, 'store']);
+        Route::get('exams/{exam}/adaptive', [AdaptiveController::class, 'show']);
+        Route::post('exams/{exam}/adaptive', [AdaptiveController::class, 'store']);
         Route::post('exams/{exam}/series/{series}/tests/{test}/sittings', [NewSittingController::class, 'series']);
         Route::post('exams/{exam}/sittings', [TestsController::class, 'index']);
         Route::post('shared', [NewSittingController::class, 'join'])->middleware('throttle:doors');
@@ -111,7 +116,10 @@ Route::prefix('api')->group(function (): void {
             Route::put('sittings/{sitting}/reserve', [SittingController::class, 'reserve']);
             Route::post('sittings/{sitting}/open', [SittingController::class, 'open']);
             Route::post('sittings/{sitting}/events', [SittingController::class, 'record']);
+            Route::post('sittings/{sitting}/next', [AdaptiveController::class, 'next']);
             Route::post('sittings/{sitting}/hand-in', [SittingController::class, 'handIn']);
+            Route::post('sittings/{sitting}/pack', [PackController::class, 'store']);
+            Route::delete('sittings/{sitting}/pack', [PackController::class, 'destroy']);
             Route::get('sittings/{sitting}/result', [ResultController::class, 'show']);
             Route::get('sittings/{sitting}/review', [ResultController::class, 'review']);
             Route::post('sittings/{sitting}/questions/{position}/rubric', [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
+use App\Http\Refusal;
 use App\Question\Exam;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
@@ -31,7 +32,8 @@ use Uplandia\Core\Assembly\Mode;
  * @property bool $asks_sureness
  * @property int|null $minutes time limit before anybody's extra time; null: none, or as the exam's rules say
  * @property string $seed
- * @property int $questions
+ * @property int $questions of an adaptive test, so many have been asked by now
+ * @property int|null $adaptive at most so many questions, each chosen by the answers so far; null: a fixed list
  * @property-read Exam $exam
  *
  * @phpstan-type Item array{
@@ -60,6 +62,7 @@ final class Test extends Model
         'seconds_each',
         'seed',
         'questions',
+        'adaptive',
     ];
 
     /**
@@ -90,6 +93,24 @@ final class Test extends Model
             $this->section === null => $this->exam->blueprint(),
             default => $this->exam->blueprint()->only($this->section),
         };
+    }
+
+    /**
+     * What is done with a fixed list cannot be done with a test whose next question depends on the last answer.
+     *
+     * @throws Refusal
+     */
+    public function refuseAdaptive(string $sentence): void
+    {
+        if ($this->adaptive !== null) {
+            throw Refusal::conflict('adaptive', $sentence);
+        }
+    }
+
+    /** Whether it can be sat again as it is: attempts of a series are counted, and no adaptive test recurs. */
+    public function isRepeatable(): bool
+    {
+        return $this->series_test_id === null && $this->adaptive === null;
     }
 
     /** @return BelongsTo<Exam, $this> */

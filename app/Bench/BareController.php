@@ -49,6 +49,11 @@ final class BareController
         'facets' => 'select t.family, t.value, count(*) from question_tags t join questions q on q.id = t.question_id
             left join standings s on s.question_id = q.id and s.user_id = :user where q.exam_id = 1
             and q.retired_at is null and s.outcome is null group by t.family, t.value',
+        // The questions of a topic.
+        'adaptive' => 'select q.id, q.unit_id, q.b, q.luck, s.outcome from questions q left join standings s
+            on s.question_id = q.id and s.user_id = :user where q.exam_id = 1 and q.retired_at is null
+            and q.topic_id in
+            (select id from topics where parent_id = (select min(id) from topics where exam_id = 1))',
         'draw' => 'select id from questions where exam_id = 1 and retired_at is null order by random() limit 200',
         'draw-seen' => 'select q.id from questions q left join standings s on s.question_id = q.id
             and s.user_id = :user where q.exam_id = 1 and q.retired_at is null order by s.seen_ms, random() limit 200',

@@ -6,6 +6,7 @@ namespace App\Bench;
 
 use App\Account\User;
 use App\Assembly\TestBuilder;
+use App\Progress\AdaptiveTests;
 use App\Question\Exam;
 use App\Sitting\Pen;
 use App\Sitting\Sitting;
@@ -25,6 +26,9 @@ final class Crowd
 
     private const QUESTIONS = 20;
 
+    /** One in so many sits an adaptive test. */
+    private const ADAPTIVE = 10;
+
     public const TAB = 'crowd';
 
     /** @var list<CrowdMember> */
@@ -38,8 +42,11 @@ final class Crowd
 
     private CurlMultiHandle $multi;
 
-    public function __construct(private readonly TestBuilder $builder, private readonly Pen $pen)
-    {
+    public function __construct(
+        private readonly TestBuilder $builder,
+        private readonly AdaptiveTests $adaptive,
+        private readonly Pen $pen,
+    ) {
         $this->multi = curl_multi_init();
     }
 
@@ -60,16 +67,21 @@ final class Crowd
                     'password' => '!',
                 ])
                 ->refresh();
-            $sitting = Sitting::ready(
-                $this->builder->build(exam: $exam, user: $user, recipe: $recipe, seed: "load {$i}"),
-                $user,
-            );
+            $adapts = $i % self::ADAPTIVE === self::ADAPTIVE - 1;
+            $sitting = $adapts
+                ? $this->adaptive->ready(exam: $exam, user: $user, most: 60, timed: false)
+                : Sitting::ready(
+                    $this->builder->build(exam: $exam, user: $user, recipe: $recipe, seed: "load {$i}"),
+                    $user,
+                );
             $this->pen->open($sitting, self::TAB, take: true);
-            $this->members[] = new CrowdMember(
+            $member = new CrowdMember(
                 sitting: $sitting->id,
                 visitor: Visitor::signedIn($user),
-                options: $this->options($sitting),
+                options: $adapts ? [] : $this->options($sitting),
             );
+            $member->asked = $adapts ? 0 : null;
+            $this->members[] = $member;
         }
 
         return $this->members;
@@ -164,28 +176,11 @@ final class Crowd
     /** @return array{handle: CurlHandle, ids: list<string>, marks: array<int, string>} */
     private function send(string $server, CrowdMember $member): array
     {
-        $kept = $member->keeps();
-        if ($kept !== null) {
-            $handle = $member->visitor->request(
-                server: $server,
-                method: $kept['method'],
-                path: $kept['path'],
-                body: $kept['body'],
-            );
-            curl_multi_add_handle($this->multi, $handle);
-
-            return ['handle' => $handle, 'ids' => [], 'marks' => $kept['marks']];
-        }
-        $events = $member->events();
-        $handle = $member->visitor->request(
-            server: $server,
-            method: 'POST',
-            path: "/api/sittings/{$member->sitting}/events",
-            body: ['tab' => self::TAB, 'events' => $events],
-        );
+        ['method' => $method, 'path' => $path, 'body' => $body, 'ids' => $ids, 'marks' => $marks] = $member->does();
+        $handle = $member->visitor->request(server: $server, method: $method, path: $path, body: $body);
         curl_multi_add_handle($this->multi, $handle);
 
-        return ['handle' => $handle, 'ids' => array_column($events, 'id'), 'marks' => []];
+        return ['handle' => $handle, 'ids' => $ids, 'marks' => $marks];
     }
 
     /**
@@ -200,6 +195,9 @@ final class Crowd
         if ($status === 200 || $status === 204) {
             array_push($member->acknowledged, ...$ids);
             $member->marked = $marks + $member->marked;
+            if ($member->asked !== null && $ids === []) {
+                $member->hears((array) json_decode((string) curl_multi_getcontent($handle), true));
+            }
         }
         curl_multi_remove_handle($this->multi, $handle);
     }

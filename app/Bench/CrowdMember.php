@@ -4,7 +4,14 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-/** A simulated candidate with a browser of their own: signed in, with a sitting open. */
+/**
+ * A simulated candidate with a browser of their own: signed in, with a sitting open.
+ *
+ * @phpstan-type Step array{
+ *     method: non-empty-string, path: string, body: array<string, mixed>, ids: list<string>,
+ *     marks: array<int, string>,
+ * }
+ */
 final class CrowdMember
 {
     public int $seq = 10;
@@ -20,6 +27,9 @@ final class CrowdMember
 
     private int $saves = 0;
 
+    /** The last question that an adaptive test has asked, by position; null: it is a fixed list. */
+    public ?int $asked = null;
+
     /**
      * @param  list<list<string>>  $options  question => option ids
      */
@@ -30,32 +40,84 @@ final class CrowdMember
     ) {
     }
 
-    /**
-     * Beside answers people mark words and take notes: every fourth time, in turn.
-     *
-     * @return array{
-     *     method: non-empty-string, path: string, body: array<string, mixed>, marks: array<int, string>,
-     * }|null null: it is time for an answer
-     */
-    public function keeps(): ?array
+    /** @return Step what the person does next */
+    public function does(): array
     {
-        if (++$this->saves % 4 !== 0) {
-            return null;
+        $this->saves++;
+        if ($this->asked !== null) {
+            return $this->goesOn($this->asked);
         }
+
+        return $this->saves % 4 === 0 ? $this->keeps() : $this->tells($this->events());
+    }
+
+    /**
+     * Beside answers people mark words and take notes, in turn.
+     *
+     * @return Step
+     */
+    private function keeps(): array
+    {
         $position = $this->saves % count($this->options);
-        $of = "/api/sittings/{$this->sitting}";
         $words = "words {$this->saves}";
-        $keep = fn (string $path, array $body, array $marks = []): array => [
-            'method' => 'PUT', 'path' => $of.$path, 'body' => $body, 'marks' => $marks,
-        ];
 
         return match ($this->saves % 12) {
-            4 => $keep("/questions/{$position}/highlights", ['highlights' => [[
+            4 => $this->step('PUT', "/questions/{$position}/highlights", ['highlights' => [[
                 'part' => 'stem', 'from' => 0, 'to' => strlen($words), 'kind' => 'marked', 'quote' => $words,
-            ]]], [$position => $words]),
-            8 => $keep("/questions/{$position}/note", ['note' => $words]),
-            default => $keep('/scratch', ['words' => $words, 'strokes' => ['1,1 2,2']]),
+            ]]], marks: [$position => $words]),
+            8 => $this->step('PUT', "/questions/{$position}/note", ['note' => $words]),
+            default => $this->step('PUT', '/scratch', ['words' => $words, 'strokes' => ['1,1 2,2']]),
         };
+    }
+
+    /**
+     * In an adaptive test: a look at the last question, then a word that one goes on from it, left blank; in turn.
+     *
+     * @return Step
+     */
+    private function goesOn(int $asked): array
+    {
+        return $this->saves % 2 === 0
+            ? $this->step('POST', '/next', ['tab' => Crowd::TAB, 'after' => $asked])
+            : $this->tells([$this->event('shown', $asked, null)]);
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $events
+     * @return Step
+     */
+    private function tells(array $events): array
+    {
+        $ids = array_map(fn (array $event): string => "{$event['id']}", $events);
+
+        return $this->step('POST', '/events', ['tab' => Crowd::TAB, 'events' => $events], ids: $ids);
+    }
+
+    /**
+     * @param  non-empty-string  $method
+     * @param  array<string, mixed>  $body
+     * @param  list<string>  $ids
+     * @param  array<int, string>  $marks
+     * @return Step
+     */
+    private function step(string $method, string $path, array $body, array $ids = [], array $marks = []): array
+    {
+        return [
+            'method' => $method, 'path' => "/api/sittings/{$this->sitting}{$path}", 'body' => $body, 'ids' => $ids,
+            'marks' => $marks,
+        ];
+    }
+
+    /**
+     * What an adaptive test asked next; nothing more, and one goes home.
+     *
+     * @param  array<mixed>  $heard  the answer, as JSON has it
+     */
+    public function hears(array $heard): void
+    {
+        $positions = array_column((array) ($heard['questions'] ?? []), 'position');
+        $this->asked = $positions === [] ? $this->asked : (int) max($positions);
+        $this->next = $positions === [] ? INF : $this->next;
     }
 
     /** @return list<array<string, mixed>> a look at the next question, and an answer to it */
@@ -63,11 +125,19 @@ final class CrowdMember
     {
         $position = intdiv($this->seq, 2) % count($this->options);
         $option = $this->options[$position][$this->seq % count($this->options[$position])];
-        $event = fn (string $kind, mixed $value): array => [
+
+        return [
+            $this->event('shown', $position, null),
+            $this->event('answered', $position, ['choice' => $option]),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function event(string $kind, int $position, mixed $value): array
+    {
+        return [
             'id' => "{$this->sitting}-{$this->seq}", 'seq' => $this->seq++, 'kind' => $kind, 'position' => $position,
             'value' => $value,
         ];
-
-        return [$event('shown', null), $event('answered', ['choice' => $option])];
     }
 }

@@ -7,6 +7,7 @@ namespace App\Bench;
 use App\Sitting\Recorder;
 use App\Sitting\Sitting;
 use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
 
@@ -78,7 +79,7 @@ final class SaveTrial
                     );
                 }
             }
-            $this->recorder->record(sitting: $sitting, tab: Crowd::TAB, events: $events, awakeSince: null);
+            $this->recorder->record(sitting: $sitting, tab: Crowd::TAB, events: $events, awake: Awake::unknown());
         }
     }
 }

@@ -15,6 +15,7 @@ use App\Sitting\Sitting;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
 
@@ -283,10 +284,10 @@ final readonly class ScaleBank
                 }
             }
             $this->recorder->record(
-                sitting: $sitting->refresh(), tab: Crowd::TAB, events: $events, awakeSince: null,
+                sitting: $sitting->refresh(), tab: Crowd::TAB, events: $events, awake: Awake::unknown(),
             );
         }
-        $this->closing->handIn(sitting: $sitting->refresh(), tab: Crowd::TAB, events: [], awakeSince: null);
+        $this->closing->handIn(sitting: $sitting->refresh(), tab: Crowd::TAB, events: [], awake: Awake::unknown());
     }
 
     /**

@@ -95,6 +95,14 @@ final class ScaleTrial
             );
         }
         yield $this->row(
+            what: 'Prepare an adaptive test',
+            visitor: $heavy,
+            ask: [$server->address, 'POST', "{$exam}/adaptive", ['most' => 60, 'timed' => false]],
+            statement: 'adaptive',
+            goal: 4,
+            goalMs: 250,
+        );
+        yield $this->row(
             what: 'All tests, of 1,000 sittings',
             visitor: $heavy,
             ask: [$server->address, 'POST', "{$exam}/sittings", ['page' => 1]],

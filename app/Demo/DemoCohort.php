@@ -217,8 +217,9 @@ final class DemoCohort
             'contact_ms' => $end,
         ]);
         $sitting->id = strtolower((string) Str::ulid(Carbon::createFromTimestampMs($start)));
+        $sitting->setRelation('test', $paper['test']);
         $state = Fold::of($paper['terms'], $events, $end);
-        $sitting->fill(Settlement::closing($this->settlement->marked($paper['items'], $state), $state));
+        $sitting->fill(Settlement::closing($sitting, $this->settlement->marked($paper['items'], $state), $state));
         $facts = array_fill(0, count($paper['items']), [
             'cohort_ms' => null,
             'day' => Moment::day((int) $state->endedAt, 'UTC'),

@@ -32,6 +32,7 @@ use Uplandia\Core\Cohort\SimulatedItem;
 use Uplandia\Core\Cohort\SimulatedPerson;
 use Uplandia\Core\Cohort\Simulator;
 use Uplandia\Core\Question\Written;
+use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
 use Uplandia\Core\Sitting\Sureness;
@@ -151,9 +152,9 @@ final readonly class DemoHistory
         [$events, $end, $written] = $this->events(array_slice($asked, 0, $stop, true), $recipe->mode, $run);
         // The page was awake all the while, so no gap counts as a pause.
         Carbon::setTestNow(Carbon::createFromTimestampMs($end));
-        $this->recorder->record(sitting: $sitting, tab: self::TAB, events: $events, awakeSince: 0);
+        $this->recorder->record(sitting: $sitting, tab: self::TAB, events: $events, awake: Awake::since(0));
         if (! $run->leaves) {
-            $this->closing->handIn(sitting: $sitting, tab: self::TAB, events: [], awakeSince: 0);
+            $this->closing->handIn(sitting: $sitting, tab: self::TAB, events: [], awake: Awake::since(0));
             foreach ($written as $position => $points) {
                 $this->closing->markByRubric($sitting, $position, $points);
             }

@@ -28,6 +28,34 @@ final class HandbookController
         );
     }
 
+    #[Get('/api/exams/{exam}/handbook-pages', 'Read the whole handbook', returns: WholeHandbookView::class)]
+    public function whole(Exam $exam): JsonResponse
+    {
+        $sections = array_values(
+            HandbookSection::query()->where('exam_id', $exam->id)->orderBy('position')->get()->all(),
+        );
+        $link = fn (int $i): ?SectionLinkView => isset($sections[$i]) ? SectionLinkView::of($sections[$i]) : null;
+
+        return new JsonResponse(
+            new WholeHandbookView(
+                $exam->slug,
+                $exam->name,
+                array_map(
+                    fn (HandbookSection $section, int $i): SectionView => new SectionView(
+                        code: $section->code,
+                        chapter: $section->chapter,
+                        title: $section->title,
+                        body: $section->body,
+                        before: $link($i - 1),
+                        after: $link($i + 1),
+                    ),
+                    $sections,
+                    array_keys($sections),
+                ),
+            ),
+        );
+    }
+
     #[Get('/api/exams/{exam}/tables', 'Read the reference tables', returns: ReferenceTablesView::class)]
     public function tables(Exam $exam): JsonResponse
     {

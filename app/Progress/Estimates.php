@@ -9,13 +9,9 @@ use App\Clock\Moment;
 use App\Question\Exam;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
-use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
-use Uplandia\Core\Progress\AbilityEstimator;
 use Uplandia\Core\Progress\EvidenceGate;
-use Uplandia\Core\Progress\Item;
 use Uplandia\Core\Progress\Mastery;
-use Uplandia\Core\Progress\Prior;
 use Uplandia\Core\Progress\Response;
 
 /** Estimates where candidates stand, from their answers and the difficulties of the bank. */
@@ -36,13 +32,12 @@ final readonly class Estimates
             places: $places,
             now: Moment::now($this->clock),
         );
-        $estimator = new AbilityEstimator(new Prior(deviation: $exam->cohort_deviation ?? 1.0));
-        $ability = $estimator->estimate($responses, count($topics));
+        $ability = Scale::estimator($exam)->estimate($responses, count($topics));
         $counts = array_replace(
             array_fill(0, count($topics), 0),
             array_count_values(array_map(fn (Response $response): int => $response->topic, $responses)),
         );
-        $bank = $this->bank($exam, $syllabus);
+        $bank = Scale::items($exam, $syllabus);
 
         return new Estimate(
             topics: $topics,
@@ -60,24 +55,5 @@ final readonly class Estimates
                 array_map(fn (SyllabusTopic $topic): float => (float) $topic->weight, $topics),
             ),
         );
-    }
-
-    /** @return array<int, list<Item>> by topic at the top */
-    private function bank(Exam $exam, Syllabus $syllabus): array
-    {
-        $rows = DB::table('topic_difficulties')
-            ->join('topics', 'topics.id', '=', 'topic_difficulties.topic_id')
-            ->where('topics.exam_id', $exam->id)
-            ->get(['topic_id', 'b', 'luck', 'topic_difficulties.questions']);
-        $bank = [];
-        foreach ($rows as $row) {
-            $bank[$syllabus->topOf((int) $row->topic_id)->id][] = new Item(
-                b: (float) $row->b,
-                c: (float) $row->luck,
-                n: (int) $row->questions,
-            );
-        }
-
-        return $bank;
     }
 }

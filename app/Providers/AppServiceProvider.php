@@ -15,10 +15,12 @@ use App\Bench\TellsPeak;
 use App\Clock\SystemClock;
 use App\Database\ImmediateConnector;
 use App\Http\WholeFileSessions;
+use App\Progress\AdaptiveResults;
 use App\Question\Fts5Search;
 use App\Question\TextSearch;
 use App\Result\KeepsStandings;
 use App\Result\Settlement;
+use App\Result\TellsExpected;
 use App\Revisit\Standings;
 use App\Sitting\RunningSittings;
 use App\Sitting\Settles;
@@ -48,6 +50,7 @@ final class AppServiceProvider extends ServiceProvider
         TextSearch::class => Fts5Search::class,
         Settles::class => Settlement::class,
         KeepsStandings::class => Standings::class,
+        TellsExpected::class => AdaptiveResults::class,
         HoldsBack::class => RunningSittings::class,
         'db.connector.sqlite' => ImmediateConnector::class,
     ];

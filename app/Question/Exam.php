@@ -53,6 +53,12 @@ final class Exam extends Model
         return Blueprint::of($this->rules);
     }
 
+    /** @return list<string> how it is sat, as its authors put it */
+    public function rulesInWords(): array
+    {
+        return array_values(array_filter((array) ($this->rules['words'] ?? []), is_string(...)));
+    }
+
     public function getRouteKeyName(): string
     {
         return 'slug';

@@ -13,6 +13,7 @@ use App\Question\QuestionShowing;
 use App\Question\Syllabus;
 use App\Question\UnitView;
 use App\Sitting\Sitting;
+use App\Sitting\Tries;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Marking\Marker;
 use Uplandia\Core\Question\UnitKind;
@@ -28,6 +29,7 @@ final readonly class Explainer
         private Marker $marker,
         private Parts $parts,
         private Beside $beside,
+        private Tries $tries,
     ) {
     }
 
@@ -113,6 +115,7 @@ final readonly class Explainer
             activeMs: $state->activeMs,
             cohort: $cohort,
             earlier: $earlier,
+            tries: $this->tries->views($item, $state->tries),
         );
     }
 

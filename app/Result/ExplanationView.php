@@ -7,6 +7,7 @@ namespace App\Result;
 use App\Handbook\SectionLinkView;
 use App\Question\QuestionView;
 use App\Question\UnitView;
+use App\Sitting\TryView;
 use OpenApi\Attributes as OA;
 use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Question\Difficulty;
@@ -21,6 +22,7 @@ final readonly class ExplanationView
      * @param  list<string>  $evidence
      * @param  list<SectionLinkView>  $references
      * @param  list<EarlierLookView>  $earlier
+     * @param  list<TryView>  $tries
      */
     public function __construct(
         #[OA\Property(ref: QuestionView::class)] public QuestionView $question,
@@ -79,6 +81,14 @@ final readonly class ExplanationView
             ),
         ]
         public array $earlier,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(ref: TryView::class),
+                description: 'In this sitting, before the key was shown. The first one counts.',
+            ),
+        ]
+        public array $tries,
     ) {
     }
 }

@@ -7,12 +7,16 @@ namespace App\Result;
 use OpenApi\Attributes as OA;
 use Uplandia\Core\Result\Group;
 use Uplandia\Core\Result\Status;
+use Uplandia\Core\Shown;
 
 /** What a topic, subtopic or section came to, and where it stands against the cut. */
 #[OA\Schema(schema: 'Group')]
 final readonly class GroupView
 {
-    /** @param  list<self>  $parts */
+    /**
+     * @param  list<int>  $questions
+     * @param  list<self>  $parts
+     */
     public function __construct(
         #[OA\Property] public string $code,
         #[OA\Property] public string $name,
@@ -28,6 +32,9 @@ final readonly class GroupView
         #[OA\Property(description: 'Of the share, 8 times in 10.')] public float $low,
         #[OA\Property(description: 'Of the share, 8 times in 10.')] public float $high,
         #[OA\Property(description: 'Too few questions are settled to call it above or below.')] public bool $thin,
+        #[OA\Property(description: 'Marks that wrong answers took away.')] public string $penalties,
+        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'), description: 'Their positions.')]
+        public array $questions,
         #[OA\Property(type: 'array', items: new OA\Items(ref: '#/components/schemas/Group'))] public array $parts,
     ) {
     }
@@ -44,6 +51,8 @@ final readonly class GroupView
             low: $group->against->bounds->low,
             high: $group->against->bounds->high,
             thin: $group->against->isThin($group->totals),
+            penalties: Shown::decimal($group->totals->penalties),
+            questions: $group->positions,
             parts: $parts,
         );
     }

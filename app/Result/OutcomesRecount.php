@@ -95,7 +95,7 @@ final class OutcomesRecount
      */
     private function totalsThatDiffer(Sitting $sitting, State $state, array $items): array
     {
-        $closing = Settlement::closing($this->settlement->marked($items, $state), $state);
+        $closing = Settlement::closing($sitting, $this->settlement->marked($items, $state), $state);
         $stored = [];
         foreach (array_keys($closing) as $column) {
             $stored[$column] = $sitting->getAttribute($column);

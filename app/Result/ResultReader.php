@@ -13,6 +13,7 @@ use stdClass;
 use Uplandia\Core\Marking\Credit;
 use Uplandia\Core\Marking\MarkScheme;
 use Uplandia\Core\Marking\Outcome;
+use Uplandia\Core\Question\Difficulty;
 use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Result\Breakdown;
 use Uplandia\Core\Result\Changes;
@@ -26,8 +27,15 @@ use Uplandia\Core\Shown;
 use Uplandia\Core\Sitting\Sureness;
 
 /** Reads the result of a sitting that was handed in, from its outcomes. The core decides what they come to. */
-final class ResultReader
+final readonly class ResultReader
 {
+    /** Before the family of a tag. */
+    private const TAG = 'tag:';
+
+    public function __construct(private TellsExpected $expected)
+    {
+    }
+
     public function of(Sitting $sitting): ResultView
     {
         $sitting->loadMissing('test.exam');
@@ -41,6 +49,8 @@ final class ResultReader
         $paper = $sitting->test->of_exam;
         $share = $whole->totals->pending === 0 ? $whole->totals->shareOfAll() : null;
         $terms = $sitting->terms();
+        $expected = $this->expected->of($sitting);
+        $tally = TallyView::of($whole->totals, $whole->meanMs);
 
         return new ResultView(
             sitting: $sitting->id,
@@ -52,16 +62,22 @@ final class ResultReader
             byClock: $sitting->by_clock,
             activeMs: $sitting->active_ms,
             limitMs: $terms->limit,
-            tally: TallyView::of($whole->totals, $whole->meanMs),
+            tally: $expected === null ? $tally : $tally->withoutShares(),
             cut: Shown::percent($cut),
             counts: $sitting->counts,
+            same: $sitting->test->isRepeatable(),
             scaled: $paper && $sitting->test->section === null && $share !== null
                 ? ScaledView::of($exam->blueprint()->scale, $share)
                 : null,
-            opening: $headline->opening,
-            facts: $headline->facts,
-            topics: $this->topics($results, $syllabus, $cut->toFloat()),
-            sections: $paper ? $this->sections($results, $exam, $cut->toFloat()) : [],
+            expected: $expected,
+            opening: $expected->sentence ?? $headline->opening,
+            facts: $expected === null ? $headline->facts : [],
+            breakdowns: $expected !== null ? [] : $this->breakdowns(
+                results: $results,
+                syllabus: $syllabus,
+                exam: $exam,
+                sections: $paper,
+            ),
             levels: array_map(LevelView::of(...), $sureness->levels),
             footing: FootingView::of($sureness->footing),
             habits: $this->habits($results, $sureness),
@@ -97,6 +113,7 @@ final class ResultReader
                 'cohort_ms',
                 'kind',
                 'difficulty',
+                'question_versions.tags',
                 'question_versions.shown as presented',
                 'withheld',
             ]);
@@ -119,14 +136,25 @@ final class ResultReader
                     'subtopic' => $topic->code,
                     'difficulty' => (string) $row->difficulty,
                     'kind' => (string) $row->kind,
-                ] + ($row->section === null ? [] : ['section' => (string) $row->section]),
+                ] + ($row->section === null ? [] : ['section' => (string) $row->section]) + self::tags($row),
             );
         }
 
         return $results;
     }
 
-    /** @param  array<string, string>  $labels */
+    /** @return array<string, list<string>> "tag:family" => values */
+    private static function tags(stdClass $row): array
+    {
+        $tags = [];
+        foreach ((array) json_decode((string) $row->tags, true) as $family => $values) {
+            $tags[self::TAG.$family] = array_values(array_filter((array) $values, is_string(...)));
+        }
+
+        return $tags;
+    }
+
+    /** @param  array<string, string|list<string>>  $labels */
     private static function result(stdClass $row, MarkScheme $scheme, Credit $credit, array $labels): QuestionResult
     {
         $single = $row->kind === Kind::Single->value;
@@ -150,6 +178,51 @@ final class ResultReader
             key: is_string($key) ? $key : null,
             changes: (int) $row->changes,
         );
+    }
+
+    /**
+     * @param  list<QuestionResult>  $results
+     * @param  bool  $sections  whether it has the exam's
+     * @return list<BreakdownView>
+     */
+    private function breakdowns(array $results, Syllabus $syllabus, Exam $exam, bool $sections): array
+    {
+        $cut = BigRational::of($exam->rules['cut'])->toFloat();
+        $views = [new BreakdownView('topic', $this->topics($results, $syllabus, $cut))];
+        if ($sections) {
+            $views[] = new BreakdownView('section', $this->sections($results, $exam, $cut));
+        }
+        $inOrder = [
+            'difficulty' => array_column(Difficulty::cases(), 'value'),
+            'kind' => array_column(Kind::cases(), 'value'),
+        ];
+        $families = array_values(array_unique(array_merge([], ...array_map(
+            fn (QuestionResult $result): array => array_filter(
+                array_keys($result->labels),
+                fn (string $label): bool => str_starts_with($label, self::TAG),
+            ),
+            $results,
+        ))));
+        sort($families);
+        foreach ([...array_keys($inOrder), ...$families] as $by) {
+            $groups = Breakdown::by($results, $by, $cut);
+            $order = $inOrder[$by] ?? [];
+            uksort(
+                $groups,
+                fn (int|string $one, int|string $other): int => $order === []
+                    ? strnatcasecmp((string) $one, (string) $other)
+                    : array_search($one, $order, true) <=> array_search($other, $order, true),
+            );
+            // Where all have the same, there is nothing to compare.
+            if (count($groups) > 1) {
+                $views[] = new BreakdownView($by, array_map(
+                    fn (Group $group): GroupView => GroupView::of($group->name, $group->name, $group),
+                    array_values($groups),
+                ));
+            }
+        }
+
+        return $views;
     }
 
     /**

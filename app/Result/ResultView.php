@@ -13,8 +13,7 @@ final readonly class ResultView
 {
     /**
      * @param  list<string>  $facts
-     * @param  list<GroupView>  $topics
-     * @param  list<GroupView>  $sections  of a fixed paper
+     * @param  list<BreakdownView>  $breakdowns
      * @param  list<LevelView>  $levels
      */
     public function __construct(
@@ -30,6 +29,7 @@ final readonly class ResultView
         #[OA\Property(ref: TallyView::class)] public TallyView $tally,
         #[OA\Property(description: 'The share that passes the real exam, as a percentage.')] public string $cut,
         #[OA\Property(description: 'At least 80 % answered, so that it counts in statistics.')] public bool $counts,
+        #[OA\Property(description: 'Whether its questions can be sat again as they are.')] public bool $same,
         #[
             OA\Property(
                 ref: ScaledView::class,
@@ -38,6 +38,14 @@ final readonly class ResultView
             ),
         ]
         public ?ScaledView $scaled,
+        #[
+            OA\Property(
+                ref: ExpectedView::class,
+                nullable: true,
+                description: 'Of an adaptive test; then shares of what it asked say nothing, and are not told.',
+            ),
+        ]
+        public ?ExpectedView $expected,
         #[OA\Property(description: 'Where the result stands, in a sentence.')] public string $opening,
         #[
             OA\Property(
@@ -47,8 +55,14 @@ final readonly class ResultView
             ),
         ]
         public array $facts,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: GroupView::class))] public array $topics,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: GroupView::class))] public array $sections,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(ref: BreakdownView::class),
+                description: 'By topic first; by anything else only where it differs. None of an adaptive test.',
+            ),
+        ]
+        public array $breakdowns,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LevelView::class))] public array $levels,
         #[OA\Property(ref: FootingView::class)] public FootingView $footing,
         #[OA\Property(ref: HabitsView::class)] public HabitsView $habits,

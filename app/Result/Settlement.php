@@ -46,7 +46,7 @@ final readonly class Settlement implements Settles
     public function finish(Sitting $sitting, State $state): void
     {
         $items = $this->items->of($sitting->test_id);
-        $sitting->fill(self::closing($this->marked($items, $state), $state));
+        $sitting->fill(self::closing($sitting, $this->marked($items, $state), $state));
         $this->write($sitting, $state, $items);
         $sitting->save();
     }
@@ -108,7 +108,7 @@ final readonly class Settlement implements Settles
      * @param  list<Marked>  $marked
      * @return array<string, mixed>
      */
-    public static function closing(array $marked, State $state): array
+    public static function closing(Sitting $sitting, array $marked, State $state): array
     {
         $totals = Totals::of($marked);
 
@@ -122,7 +122,8 @@ final readonly class Settlement implements Settles
             'answered' => $totals->answered(),
             'marks' => (string) $totals->marks,
             'possible' => (string) $totals->possible,
-            'share' => $totals->shareOfAll()?->toFloat(),
+            // Of an adaptive test it says nothing: whoever knows more is asked what is harder.
+            'share' => $sitting->test->adaptive === null ? $totals->shareOfAll()?->toFloat() : null,
             'counts' => $totals->counts(),
         ];
     }

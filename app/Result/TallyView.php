@@ -29,6 +29,12 @@ final readonly class TallyView
     ) {
     }
 
+    /** Where shares would be taken for what they are not. */
+    public function withoutShares(): self
+    {
+        return new self(...['shareOfAll' => null, 'shareOfAnswered' => null] + get_object_vars($this));
+    }
+
     public static function of(Totals $totals, ?float $meanMs): self
     {
         $all = $totals->shareOfAll();

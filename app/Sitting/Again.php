@@ -64,6 +64,9 @@ final readonly class Again
                 'Attempts at the tests of a series are counted. Begin the next one from its series.',
             );
         }
+        $sitting->test->refuseAdaptive(
+            'An adaptive test chooses its questions as it goes, so there are no two alike. Begin a new one instead.',
+        );
         $again = Sitting::ready($sitting->test, $sitting->user);
         $again->update(['name' => mb_substr($sitting->name, 0, 108).', again']);
 

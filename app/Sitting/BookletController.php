@@ -19,6 +19,11 @@ final readonly class BookletController
     public function show(Sitting $sitting): JsonResponse
     {
         $this->closing->settleIfOver($sitting);
+        if (! $sitting->isHandedIn()) {
+            $sitting->test->refuseAdaptive(
+                'Each question of an adaptive test depends on the answer before. It can be printed once it is over.',
+            );
+        }
 
         return new JsonResponse(
             new BookletView(

@@ -7,6 +7,7 @@ namespace App\Sitting;
 use App\Assembly\ExamSectionView;
 use OpenApi\Attributes as OA;
 use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Question\Kind;
 
 /** What a candidate should know before a sitting, and where it stands. */
 #[OA\Schema(schema: 'Briefing')]
@@ -15,6 +16,8 @@ final readonly class BriefingView
     /**
      * @param  list<ExamSectionView>  $sections  of a paper or a rehearsal
      * @param  list<int>  $planMs
+     * @param  list<string>  $rules
+     * @param  list<Kind>  $kinds
      * @param  list<ReasonView>  $reasons  none: it is not made of weak spots
      */
     public function __construct(
@@ -55,6 +58,30 @@ final readonly class BriefingView
         ]
         public array $planMs,
         #[OA\Property(type: 'array', items: new OA\Items(ref: ReasonView::class))] public array $reasons,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+                description: 'In the words of the exam; none: it is not sat under its rules.',
+            ),
+        ]
+        public array $rules,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(type: 'string', enum: Kind::class),
+                description: 'Kinds of question that occur, in no order of the test.',
+            ),
+        ]
+        public array $kinds,
+        #[
+            OA\Property(
+                description: 'Of an adaptive test, at most so many questions are asked, and each depends on the answer '
+                    .'before; null: it is a fixed list.',
+                nullable: true,
+            ),
+        ]
+        public ?int $most,
     ) {
     }
 }

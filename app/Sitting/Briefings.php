@@ -5,14 +5,21 @@ declare(strict_types=1);
 namespace App\Sitting;
 
 use App\Assembly\ExamSectionView;
+use App\Assembly\Test;
+use App\Question\QuestionSets;
 use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Shown;
 use Uplandia\Core\Sitting\PacePlan;
 
 /** Tells a candidate what they are about to sit. */
-final class Briefings
+final readonly class Briefings
 {
+    public function __construct(private QuestionSets $sets)
+    {
+    }
+
     public function of(Sitting $sitting): BriefingView
     {
         $sitting->loadMissing('test.exam', 'user');
@@ -23,7 +30,7 @@ final class Briefings
             $marks = $marks->plus(is_string($worth) ? $worth : 0);
         }
         $sections = $blueprint === null ? [] : ExamSectionView::allOf($blueprint);
-        $plan = $terms->limit !== null && $marks->getSign() > 0
+        $plan = $terms->limit !== null && $marks->getSign() > 0 && $sitting->test->adaptive === null
             ? PacePlan::of(
                 time: $terms->limit,
                 reading: $terms->reading,
@@ -59,7 +66,26 @@ final class Briefings
                 fn (array $reason): ReasonView => new ReasonView(...$reason),
                 $sitting->test->reasons ?? [],
             ),
+            rules: $blueprint === null ? [] : $sitting->test->exam->rulesInWords(),
+            kinds: $this->kinds($sitting->test),
+            most: $sitting->test->adaptive,
         );
+    }
+
+    /** @return list<Kind> those that occur, as the vocabulary lists them */
+    private function kinds(Test $test): array
+    {
+        // An adaptive test may ask whatever the bank has, and what it asks first is not told.
+        $met = $test->adaptive === null
+            ? DB::table('test_items')
+                ->join('question_versions', 'question_versions.id', '=', 'test_items.version_id')
+                ->where('test_items.test_id', $test->id)
+                ->distinct()
+                ->pluck('question_versions.kind')
+                ->all()
+            : array_keys(array_filter($this->sets->counts($test->exam_id, QuestionSets::KIND)));
+
+        return array_values(array_filter(Kind::cases(), fn (Kind $kind): bool => in_array($kind->value, $met, true)));
     }
 
     /** The most that may be left at the end, in milliseconds: half of the time for answering. */

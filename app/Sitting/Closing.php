@@ -10,6 +10,7 @@ use App\Http\Refusal;
 use Illuminate\Support\Str;
 use Uplandia\Core\Marking\MalformedResponse;
 use Uplandia\Core\Marking\Marker;
+use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
 use Uplandia\Core\Sitting\Fold;
@@ -36,12 +37,36 @@ final readonly class Closing
      *
      * @throws Refusal
      */
-    public function handIn(Sitting $sitting, string $tab, array $events, ?int $awakeSince): array
+    public function handIn(Sitting $sitting, string $tab, array $events, Awake $awake): array
+    {
+        return $this->close(sitting: $sitting, tab: $tab, events: $events, awake: $awake, why: null);
+    }
+
+    /**
+     * Hands in a sitting whose test has nothing more to ask.
+     *
+     * @param  string  $why  kept with the event
+     *
+     * @throws Refusal
+     */
+    public function end(Sitting $sitting, string $tab, Awake $awake, string $why): void
+    {
+        $this->close(sitting: $sitting, tab: $tab, events: [], awake: $awake, why: $why);
+    }
+
+    /**
+     * @param  list<Event>  $events
+     * @return array<string, string> event id => why it does not count
+     *
+     * @throws Refusal
+     */
+    private function close(Sitting $sitting, string $tab, array $events, Awake $awake, ?string $why): array
     {
         return $this->desk->write($sitting, function (Sitting $sitting, int $now) use (
             $tab,
             $events,
-            $awakeSince,
+            $awake,
+            $why,
         ): array {
             if ($sitting->isHandedIn()) {
                 return $this->tooLate($sitting, $events, $now);
@@ -53,11 +78,11 @@ final readonly class Closing
                 sitting: $sitting,
                 tab: $tab,
                 events: $events,
-                awakeSince: $awakeSince,
+                awake: $awake,
                 now: $now,
             );
             $stored = new SittingEvents($sitting);
-            $stored->addOwn($stored->own(EventKind::HandedIn, $now));
+            $stored->addOwn($stored->own(EventKind::HandedIn, $now, $why));
             $state = $this->desk->state($sitting, $now);
             $this->settlement->finish($sitting, $state);
 
@@ -96,11 +121,15 @@ final readonly class Closing
         if ($sitting->status !== Stage::Open || ! $over) {
             return;
         }
+        // Only the device that took it along can say when anybody was there.
+        if ($sitting->packed_by !== null && $sitting->terms()->pausable) {
+            return;
+        }
         $this->desk->write($sitting, function (Sitting $sitting, int $now): void {
             if ($sitting->isHandedIn()) {
                 return;
             }
-            $this->desk->pauseIfContactWasLost($sitting, null, $now);
+            $this->desk->pauseIfContactWasLost($sitting, Awake::unknown(), $now);
             $state = $this->desk->keep($sitting, $now);
             if ($state->status === Status::HandedIn) {
                 $this->settlement->finish($sitting, $state);

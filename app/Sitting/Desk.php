@@ -9,6 +9,7 @@ use App\Http\Refusal;
 use Closure;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
+use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
 use Uplandia\Core\Sitting\LostContact;
@@ -50,32 +51,49 @@ final readonly class Desk
     }
 
     /** In practice a closed lid pauses the clock from the last contact on. */
-    public function pauseIfContactWasLost(Sitting $sitting, ?int $awakeSince, int $now): void
+    public function pauseIfContactWasLost(Sitting $sitting, Awake $awake, int $now): void
     {
         $pause = $this->pauseOfLostContact(
             sitting: $sitting,
-            awakeSince: $awakeSince,
+            awake: $awake,
             now: $now,
             state: fn (): State => $this->state($sitting, $now),
         );
-        if ($pause !== null) {
-            (new SittingEvents($sitting))->addOwn($pause);
+        foreach ($pause as $event) {
+            (new SittingEvents($sitting))->addOwn($event);
         }
     }
 
     /**
      * @param  Closure(): State  $state  asked only where it matters
-     * @return Event|null null: contact was not lost, or the clock stands or does not stop for it
+     * @return list<Event> none: contact was not lost, or the clock stands or does not stop for it
      */
-    public function pauseOfLostContact(Sitting $sitting, ?int $awakeSince, int $now, Closure $state): ?Event
+    public function pauseOfLostContact(Sitting $sitting, Awake $awake, int $now, Closure $state): array
     {
-        $from = $sitting->contact_ms === null || ! $sitting->terms()->pausable
-            ? null
-            : LostContact::pausedFrom($sitting->contact_ms, $awakeSince, $now);
+        // Without a clock nothing is to be stopped, and what a device did that was taken along must count.
+        $stands = $sitting->packed_by !== null && $sitting->terms()->limit === null;
+        if ($sitting->contact_ms === null || ! $sitting->terms()->pausable || $stands) {
+            return [];
+        }
+        $from = LostContact::pausedFrom($sitting->contact_ms, $awake, $now);
+        $gaps = match (true) {
+            $sitting->packed_by !== null => LostContact::gaps($sitting->contact_ms, $awake, $now),
+            $from !== null => [[$from, null]],
+            default => [],
+        };
+        if ($gaps === [] || $state()->status === Status::Paused) {
+            return [];
+        }
+        $events = new SittingEvents($sitting);
+        $pauses = [];
+        foreach ($gaps as [$from, $until]) {
+            $pauses[] = $events->own(EventKind::Paused, $from);
+            if ($until !== null) {
+                $pauses[] = $events->own(EventKind::Resumed, $until);
+            }
+        }
 
-        return $from === null || $state()->status === Status::Paused
-            ? null
-            : (new SittingEvents($sitting))->own(EventKind::Paused, $from);
+        return $pauses;
     }
 
     /** Takes over into the sitting what lists and clocks need to know of its state. */

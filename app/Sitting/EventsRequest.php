@@ -7,6 +7,7 @@ namespace App\Sitting;
 use App\Http\Form;
 use Closure;
 use OpenApi\Attributes as OA;
+use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
 
@@ -49,6 +50,12 @@ use Uplandia\Core\Sitting\EventKind;
                 description: 'Since when the page has been awake without a gap.',
             ),
             new OA\Property(
+                property: 'awake',
+                type: 'array',
+                items: new OA\Items(type: 'array', items: new OA\Items(type: 'integer')),
+                description: 'Earlier spells in which a device that was taken along was awake: from when, until when.',
+            ),
+            new OA\Property(
                 property: 'events',
                 type: 'array',
                 items: new OA\Items(ref: '#/components/schemas/SittingEvent'),
@@ -77,6 +84,7 @@ final class EventsRequest extends Form
         return [
             'tab' => ['required', 'string', 'max:64'],
             'awakeSince' => ['nullable', 'integer', 'min:0'],
+            'awake' => ['array', 'max:500', AwakeSpells::areSound(...)],
             'events' => ['present', 'array', 'max:500', $this->areSound(...)],
         ];
     }
@@ -143,10 +151,10 @@ final class EventsRequest extends Form
         return $events;
     }
 
-    public function awakeSince(): ?int
+    public function awake(): Awake
     {
         $since = $this->input('awakeSince');
 
-        return is_numeric($since) ? (int) $since : null;
+        return Awake::since(is_numeric($since) ? (int) $since : null, AwakeSpells::of($this->input('awake')));
     }
 }

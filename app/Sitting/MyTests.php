@@ -87,7 +87,8 @@ final readonly class MyTests
         $mine = $test->user_id === $sitting->user_id;
         $possible = $sitting->possible === null ? null : BigRational::of($sitting->possible);
         $share =
-            $possible === null || $possible->isZero()
+            // Of an adaptive test the share says nothing: whoever knows more is asked what is harder.
+            $possible === null || $possible->isZero() || $test->adaptive !== null
                 ? null
                 : Shown::percent(BigRational::of((string) $sitting->marks)->dividedBy($possible));
 
@@ -103,8 +104,8 @@ final readonly class MyTests
             madeAt: Moment::of($sitting->created_at ?? throw new \LogicException('A sitting knows when it was made.')),
             touchedAt: $sitting->ended_ms ?? $sitting->contact_ms,
             fresh: $mine && ($test->recipe_id !== null || $test->of_exam),
-            same: $test->series_test_id === null,
-            mine: $mine,
+            same: $test->isRepeatable(),
+            mine: $mine && $test->adaptive === null,
             code: $mine && $shared?->closed_at === null ? $shared?->code : null,
             agrees: $shared?->agrees === null ? null : (bool) $shared->agrees,
         );

@@ -29,6 +29,9 @@ final readonly class OnPaper
             if ($sitting->hasBegun()) {
                 throw Refusal::conflict('begun', 'It has begun on screen, so it cannot be moved to paper.');
             }
+            $sitting->test->refuseAdaptive(
+                'Each question of an adaptive test depends on the answer before, so it cannot be sat on paper.',
+            );
             $this->refuseHeldBack($sitting);
             $sitting->update(['on_paper' => true, 'mode' => Mode::Untimed]);
         });

@@ -6,6 +6,7 @@ namespace App\Sitting;
 
 use App\Http\Form;
 use OpenApi\Attributes as OA;
+use Uplandia\Core\Sitting\Awake;
 
 #[
     OA\Schema(
@@ -13,6 +14,12 @@ use OpenApi\Attributes as OA;
         required: ['tab'],
         properties: [
             new OA\Property(property: 'tab', type: 'string'),
+            new OA\Property(
+                property: 'awake',
+                type: 'array',
+                items: new OA\Items(type: 'array', items: new OA\Items(type: 'integer')),
+                description: 'When a device that was taken along was awake: from when, until when.',
+            ),
             new OA\Property(property: 'take', type: 'boolean', description: 'Take the pen from another tab.'),
         ],
     ),
@@ -22,6 +29,15 @@ final class OpenRequest extends Form
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['tab' => ['required', 'string', 'max:64'], 'take' => ['boolean']];
+        return [
+            'tab' => ['required', 'string', 'max:64'],
+            'take' => ['boolean'],
+            'awake' => ['array', 'max:500', AwakeSpells::areSound(...)],
+        ];
+    }
+
+    public function awake(): Awake
+    {
+        return Awake::since(null, AwakeSpells::of($this->input('awake')));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sitting;
 
 use App\Http\Refusal;
+use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
 use Uplandia\Core\Sitting\State;
@@ -24,18 +25,24 @@ final readonly class Pen
      *
      * @throws Refusal when it is handed in, or another tab holds the pen and `take` is not given
      */
-    public function open(Sitting $sitting, string $tab, bool $take): State
+    public function open(Sitting $sitting, string $tab, bool $take, ?Awake $awake = null): State
     {
-        return $this->desk->write($sitting, function (Sitting $sitting, int $now) use ($tab, $take): State {
+        return $this->desk->write($sitting, function (Sitting $sitting, int $now) use ($tab, $take, $awake): State {
             $this->desk->refuseHandedIn($sitting);
             $silent = $now - (int) $sitting->contact_ms >= self::HELD_MS;
             if ($sitting->pen !== null && $sitting->pen !== $tab && ! $silent && ! $take) {
                 throw $this->elsewhere();
             }
+            if ($sitting->packed_by !== null && $sitting->packed_by !== $tab) {
+                if (! $take) {
+                    throw $this->takenAlong();
+                }
+                $sitting->fill(['packed_by' => null, 'packed_ms' => null]);
+            }
             if (! $sitting->hasBegun()) {
                 $this->begin($sitting, $now);
             }
-            $this->desk->pauseIfContactWasLost($sitting, null, $now);
+            $this->desk->pauseIfContactWasLost($sitting, $awake ?? Awake::unknown(), $now);
             $sitting->fill(['pen' => $tab, 'contact_ms' => $now]);
 
             return $this->desk->keep($sitting, $now);
@@ -69,6 +76,15 @@ final readonly class Pen
         $events = new SittingEvents($sitting);
         $events->addOwn($events->own(EventKind::Started, $now));
         $sitting->fill(['status' => Stage::Open, 'started_ms' => $now, 'terms' => $sitting->terms()->toArray()]);
+    }
+
+    private function takenAlong(): Refusal
+    {
+        return Refusal::conflict(
+            'open_elsewhere',
+            'This sitting was taken along on another device. If you go on here, that one is told as soon as it is back; '
+            .'what was answered there can then still be sent.',
+        );
     }
 
     private function elsewhere(): Refusal

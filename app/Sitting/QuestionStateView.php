@@ -12,7 +12,10 @@ use Uplandia\Core\Sitting\Sureness;
 #[OA\Schema(schema: 'QuestionState')]
 final readonly class QuestionStateView
 {
-    /** @param  list<string>  $struck */
+    /**
+     * @param  list<string>  $struck
+     * @param  list<TryView>  $tries
+     */
     public function __construct(
         #[OA\Property] public int $position,
         #[OA\Property(type: 'object', nullable: true, additionalProperties: true)] public ?object $response,
@@ -26,21 +29,26 @@ final readonly class QuestionStateView
             OA\Property(description: 'Only once this sitting may see it.', enum: Outcome::class, nullable: true),
         ]
         public ?Outcome $outcome,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: TryView::class))] public array $tries,
+        #[OA\Property(description: 'On screen so far, milliseconds.')] public int $activeMs,
     ) {
     }
 
-    public static function of(int $position, QuestionState $question, ?Outcome $outcome): self
+    /** @param  list<TryView>  $tries */
+    public static function of(int $position, QuestionState $question, ?Outcome $outcome, array $tries): self
     {
         return new self(
             position: $position,
-            response: $question->response === null ? null : (object) $question->response,
+            response: $question->latest === null ? null : (object) $question->latest,
             flagged: $question->flagged,
-            struck: $question->struck,
+            struck: $question->ruledOut,
             sureness: $question->sureness,
             seen: $question->seen,
             checked: $question->isChecked(),
             locked: $question->locked,
             outcome: $question->isChecked() ? $outcome : null,
+            tries: $tries,
+            activeMs: $question->activeMs,
         );
     }
 }

@@ -10,8 +10,10 @@ use Closure;
 use Uplandia\Core\Marking\MalformedResponse;
 use Uplandia\Core\Marking\Marker;
 use Uplandia\Core\Refused;
+use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
+use Uplandia\Core\Sitting\InvalidTerms;
 use Uplandia\Core\Sitting\State;
 
 /** Records what happens in a sitting. What is acknowledged is on the disk. */
@@ -30,11 +32,10 @@ final readonly class Recorder
      * Records events from the tab that holds the pen.
      *
      * @param  list<Event>  $events
-     * @param  int|null  $awakeSince  since when the page has been awake, by its own word
      *
      * @throws Refusal
      */
-    public function record(Sitting $sitting, string $tab, array $events, ?int $awakeSince): Recorded
+    public function record(Sitting $sitting, string $tab, array $events, Awake $awake): Recorded
     {
         return $this->desk->writeSoon(
             $sitting,
@@ -42,7 +43,7 @@ final readonly class Recorder
                 sitting: $sitting,
                 tab: $tab,
                 events: $events,
-                awakeSince: $awakeSince,
+                awake: $awake,
                 now: $now,
             ),
         );
@@ -56,11 +57,11 @@ final readonly class Recorder
      *
      * @throws Refusal
      */
-    public function take(Sitting $sitting, string $tab, array $events, ?int $awakeSince, int $now): array
+    public function take(Sitting $sitting, string $tab, array $events, Awake $awake, int $now): array
     {
         $this->checkMayWrite($sitting, $tab);
         $stored = new SittingEvents($sitting);
-        $this->desk->pauseIfContactWasLost($sitting, $awakeSince, $now);
+        $this->desk->pauseIfContactWasLost($sitting, $awake, $now);
         [$sound, $refused] = $this->sound($sitting, $stored->fresh($events));
         $full = $stored->full($sound);
         if ($full === null) {
@@ -80,7 +81,7 @@ final readonly class Recorder
      *
      * @throws Refusal
      */
-    private function prepare(Sitting $sitting, string $tab, array $events, ?int $awakeSince, int $now): Closure
+    private function prepare(Sitting $sitting, string $tab, array $events, Awake $awake, int $now): Closure
     {
         $this->desk->refuseHandedIn($sitting);
         $this->checkMayWrite($sitting, $tab);
@@ -89,12 +90,12 @@ final readonly class Recorder
         $snapshot = $stored->snapshotOf($folding);
         $pause = $this->desk->pauseOfLostContact(
             sitting: $sitting,
-            awakeSince: $awakeSince,
+            awake: $awake,
             now: $now,
             state: fn (): State => $folding->at($now),
         );
         [$sound, $refused] = $this->sound($sitting, $stored->fresh($events));
-        $new = [...$pause === null ? [] : [$pause], ...$sound];
+        $new = [...$pause, ...$sound];
         $stored->count($new);
         $state = $stored->onto($folding, $sitting->terms(), $new)->at($now);
         $this->pen->letGo($sitting, $events);
@@ -150,6 +151,9 @@ final readonly class Recorder
         foreach ($events as $event) {
             try {
                 $terms->check($event);
+                if (($event->position ?? -1) >= $sitting->questions) {
+                    throw InvalidTerms::because('This question has not been asked yet.', 'unknown_question');
+                }
                 if ($event->kind === EventKind::Answered && $event->value !== null) {
                     $response = is_array($event->value)
                         ? $event->value

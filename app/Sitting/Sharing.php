@@ -37,6 +37,8 @@ final readonly class Sharing
             );
         }
 
+        $test->refuseAdaptive('Each question of an adaptive test depends on the answer before, so it cannot be shared.');
+
         return DB::transaction(function () use ($sitting, $test): string {
             $row = DB::table('shared_tests')->where('test_id', $test->id)->first();
             $code = $row === null ? $this->code() : (string) $row->code;

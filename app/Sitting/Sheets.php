@@ -15,14 +15,18 @@ use Uplandia\Core\Question\UnitKind;
 /** The questions of a sitting as its candidate sees them. Only the columns that may be seen are read at all. */
 final class Sheets
 {
-    /** @return list<QuestionView> */
-    public function questions(Sitting $sitting): array
+    /**
+     * @param  int  $from  first position
+     * @return list<QuestionView>
+     */
+    public function questions(Sitting $sitting, int $from = 0): array
     {
         $showing = new QuestionShowing($sitting->seed(), $sitting->terms()->shuffled);
         $rows = DB::table('test_items')
             ->join('question_versions', 'question_versions.id', '=', 'test_items.version_id')
             ->leftJoin('unit_versions', 'unit_versions.id', '=', 'question_versions.unit_version_id')
             ->where('test_items.test_id', $sitting->test_id)
+            ->where('test_items.position', '>=', $from)
             ->orderBy('test_items.position')
             ->get([
                 'test_items.position',
@@ -49,14 +53,18 @@ final class Sheets
         return $questions;
     }
 
-    /** @return list<UnitView> in the order of the test, each as the questions of this test have it */
-    public function units(Sitting $sitting): array
+    /**
+     * @param  int  $from  first position
+     * @return list<UnitView> in the order of the test, each as the questions of this test have it
+     */
+    public function units(Sitting $sitting, int $from = 0): array
     {
         $units = DB::table('test_items')
             ->join('question_versions', 'question_versions.id', '=', 'test_items.version_id')
             ->join('unit_versions', 'unit_versions.id', '=', 'question_versions.unit_version_id')
             ->join('units', 'units.id', '=', 'unit_versions.unit_id')
             ->where('test_items.test_id', $sitting->test_id)
+            ->where('test_items.position', '>=', $from)
             ->orderBy('test_items.position')
             ->get(['test_items.position', 'units.id', 'units.kind', 'unit_versions.shown'])
             ->groupBy('id');

@@ -35,8 +35,10 @@ use Uplandia\Core\Sitting\Terms;
  * @property int|null $ended_ms
  * @property int $active_ms
  * @property bool $by_clock
- * @property int $questions
+ * @property int $questions that are known: an adaptive test asks for them one by one
  * @property int $answered
+ * @property string|null $packed_by the device that took it along, to go on without a connection
+ * @property int|null $packed_ms when it did
  * @property int $revision how often it was written to
  * @property int $events how many it has
  * @property int $last_seq highest sequence of them
@@ -64,6 +66,8 @@ final class Sitting extends Model
         'terms',
         'secret',
         'pen',
+        'packed_by',
+        'packed_ms',
         'started_ms',
         'contact_ms',
         'deadline_ms',
@@ -132,6 +136,12 @@ final class Sitting extends Model
             : Terms::fromArray($this->terms);
     }
 
+    /** @return list<int> of the questions that are known: an adaptive test asks for them one by one */
+    public function positions(): array
+    {
+        return $this->questions === 0 ? [] : range(0, $this->questions - 1);
+    }
+
     /** The chance that its orders are shuffled with. */
     public function seed(): Seed
     {
@@ -145,6 +155,7 @@ final class Sitting extends Model
             'mode' => Mode::class,
             'on_paper' => 'boolean',
             'reserve_ms' => 'integer',
+            'packed_ms' => 'integer',
             'terms' => 'array',
             'by_clock' => 'boolean',
             'counts' => 'boolean',

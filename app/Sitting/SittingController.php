@@ -23,6 +23,7 @@ final readonly class SittingController
         private Settles $settlement,
         private Briefings $briefings,
         private Sheets $sheets,
+        private Tries $tries,
     ) {
     }
 
@@ -53,7 +54,12 @@ final readonly class SittingController
     public function open(OpenRequest $request, Sitting $sitting): JsonResponse
     {
         $this->closing->settleIfOver($sitting);
-        $state = $this->pen->open($sitting, $request->string('tab')->value(), $request->boolean('take'));
+        $state = $this->pen->open(
+            sitting: $sitting,
+            tab: $request->string('tab')->value(),
+            take: $request->boolean('take'),
+            awake: $request->awake(),
+        );
         $sitting->refresh();
 
         return new JsonResponse(
@@ -66,9 +72,10 @@ final readonly class SittingController
                     state: $state,
                     now: $this->desk->now(),
                     lastSeq: $sitting->last_seq,
-                    positions: null,
+                    positions: $sitting->positions(),
                     outcomes: $this->settlement->outcomes($sitting),
                     score: $this->settlement->score($sitting),
+                    tries: $this->tries->of($sitting, $state, null),
                 ),
             ),
         );
@@ -82,19 +89,21 @@ final readonly class SittingController
             sitting: $sitting,
             tab: $request->string('tab')->value(),
             events: $events,
-            awakeSince: $request->awakeSince(),
+            awake: $request->awake(),
         );
         $touched = array_filter(array_map(fn (Event $event): ?int => $event->position, $events), is_int(...));
+        $positions = array_values(array_unique($touched));
 
         return new JsonResponse(
             StateView::of(
                 state: $recorded->state,
                 now: $this->desk->now(),
                 lastSeq: $recorded->lastSeq,
-                positions: array_values(array_unique($touched)),
+                positions: $positions,
                 outcomes: $this->settlement->outcomes($sitting),
                 score: $this->settlement->score($sitting),
                 refused: $recorded->refused,
+                tries: $this->tries->of($sitting, $recorded->state, $positions),
             ),
         );
     }
@@ -106,7 +115,7 @@ final readonly class SittingController
             sitting: $sitting,
             tab: $request->string('tab')->value(),
             events: $request->events($this->desk->now()),
-            awakeSince: $request->awakeSince(),
+            awake: $request->awake(),
         );
 
         return new JsonResponse(new HandedInView($sitting->id, (object) $refused));

@@ -224,9 +224,15 @@ final class SittingEvents
     }
 
     /** An event of the server's own: the browser has no say in it. */
-    public function own(EventKind $kind, int $at): Event
+    public function own(EventKind $kind, int $at, mixed $value = null): Event
     {
-        return new Event(id: 'server-'.Str::ulid(), seq: $this->sitting->last_seq + 1, kind: $kind, at: $at);
+        return new Event(
+            id: 'server-'.Str::ulid(),
+            seq: $this->sitting->last_seq + 1,
+            kind: $kind,
+            at: $at,
+            value: $value,
+        );
     }
 
     /** @return array<string, mixed> */

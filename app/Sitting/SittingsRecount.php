@@ -39,7 +39,10 @@ final readonly class SittingsRecount
             ->selectRaw('count(*) as events, coalesce(max(seq), 0) as last_seq')
             ->selectRaw('coalesce(sum(length(cast(value as blob))), 0) as bytes')
             ->first();
-        $differs = [];
+        $asked = DB::table('test_items')->where('test_id', $sitting->test_id)->count();
+        $differs = $asked === $sitting->questions
+            ? []
+            : ["questions is stored as {$sitting->questions} and comes to {$asked}"];
         foreach ($counted as $column => $n) {
             $kept = $sitting->getAttribute((string) $column);
             if ($kept !== (int) $n) {

@@ -48,24 +48,31 @@ final readonly class StateView
     }
 
     /**
-     * @param  list<int>|null  $positions  null: all
+     * @param  list<int>  $positions  of the questions to tell of
      * @param  array<int, string>  $outcomes  by position, only those this sitting may see
      * @param  array<string, string>  $refused
+     * @param  array<int, list<TryView>>  $tries  by position
      */
     public static function of(
         State $state,
         int $now,
         int $lastSeq,
-        ?array $positions,
+        array $positions,
         array $outcomes,
         ?ScoreView $score,
         array $refused = [],
+        array $tries = [],
     ): self {
         $questions = [];
-        foreach ($positions ?? array_keys($state->questions) as $position) {
+        foreach ($positions as $position) {
             if (isset($state->questions[$position])) {
                 $outcome = isset($outcomes[$position]) ? Outcome::from($outcomes[$position]) : null;
-                $questions[] = QuestionStateView::of($position, $state->questions[$position], $outcome);
+                $questions[] = QuestionStateView::of(
+                    position: $position,
+                    question: $state->questions[$position],
+                    outcome: $outcome,
+                    tries: $tries[$position] ?? [],
+                );
             }
         }
 

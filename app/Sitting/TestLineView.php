@@ -20,7 +20,7 @@ final readonly class TestLineView
         #[OA\Property] public int $questions,
         #[OA\Property] public int $answered,
         #[
-            OA\Property(description: 'Marks of the whole, in per cent; null: not handed in.', nullable: true),
+            OA\Property(description: 'Marks of the whole, in per cent; null: not handed in, or adaptive.', nullable: true),
         ]
         public ?string $share,
         #[OA\Property] public int $madeAt,

@@ -15,6 +15,9 @@ use Uplandia\Core\Sitting\Terms;
 /** The rules that a test is sat under by one candidate: a paper's are the exam's, a test's those it was built with. */
 final class TestTerms
 {
+    /** The questions of an adaptive test, of which one closes all before it. */
+    private const ADAPTIVE = 'adaptive';
+
     /**
      * Needs the test's exam.
      *
@@ -52,6 +55,10 @@ final class TestTerms
     private static function items(Test $test, array $sections): array
     {
         $index = array_flip($sections);
+        if ($test->adaptive !== null) {
+            // What is asked is not known yet; that there is no going back is.
+            return array_fill(0, $test->adaptive, new Item(0, self::ADAPTIVE));
+        }
         $rows = DB::table('test_items')
             ->join('question_versions', 'question_versions.id', '=', 'test_items.version_id')
             ->leftJoin('unit_versions', 'unit_versions.id', '=', 'question_versions.unit_version_id')

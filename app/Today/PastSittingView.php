@@ -17,7 +17,8 @@ final readonly class PastSittingView
         #[OA\Property] public int $endedAt,
         #[OA\Property] public int $questions,
         #[OA\Property] public int $answered,
-        #[OA\Property] public string $marks,
+        #[OA\Property(description: 'None of an adaptive test: they say nothing.', nullable: true)]
+        public ?string $marks,
         #[OA\Property] public string $possible,
         #[OA\Property(nullable: true)] public ?string $shareOfAll,
     ) {

@@ -100,6 +100,8 @@ final class TodayController
         $marks = BigRational::of((string) $sitting->marks);
         $possible = BigRational::of((string) $sitting->possible);
 
+        $told = $sitting->test->adaptive === null;
+
         return new PastSittingView(
             id: $sitting->id,
             title: $sitting->name,
@@ -107,9 +109,9 @@ final class TodayController
             endedAt: (int) $sitting->ended_ms,
             questions: $sitting->questions,
             answered: $sitting->answered,
-            marks: Shown::decimal($marks),
+            marks: $told ? Shown::decimal($marks) : null,
             possible: Shown::decimal($possible),
-            shareOfAll: $possible->getSign() === 0 ? null : Shown::percent($marks->dividedBy($possible)),
+            shareOfAll: $told && $possible->getSign() !== 0 ? Shown::percent($marks->dividedBy($possible)) : null,
         );
     }
 

@@ -9,7 +9,8 @@ final class Breakdown
 {
     /**
      * @param  list<QuestionResult>  $results  in the order of the test
-     * @param  string  $label  what to group by; questions without it are left out
+     * @param  string  $label  what to group by; questions without it are left out, those of several values are in
+     *   several groups
      * @param  float  $cut  share that passes
      * @return array<string, Group> by name, in order of first appearance
      */
@@ -17,8 +18,8 @@ final class Breakdown
     {
         $parts = [];
         foreach ($results as $result) {
-            if (isset($result->labels[$label])) {
-                $parts[$result->labels[$label]][] = $result;
+            foreach ((array) ($result->labels[$label] ?? []) as $name) {
+                $parts[$name][] = $result;
             }
         }
         $groups = [];

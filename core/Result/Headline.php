@@ -21,6 +21,11 @@ final readonly class Headline
 
     private const FACTS = 2;
 
+    /** From this share of answers on that came too fast to have been read, a result says little. */
+    private const RAPID = 0.3;
+
+    private const MINUS = "\u{2212}";
+
     /** @param  list<string>  $facts  at most two, the most useful first */
     private function __construct(public string $opening, public array $facts)
     {
@@ -36,10 +41,12 @@ final readonly class Headline
         $facts = self::facts($answers, $totals, $cut->toFloat());
         usort($facts, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
 
-        return new self(self::opening($totals, $cut), array_slice(array_column($facts, 1), 0, self::FACTS));
+        $rapid = count(array_filter($answers, static fn (QuestionResult $answer): bool => $answer->isRapidGuess()));
+
+        return new self(self::opening($totals, $cut, $rapid), array_slice(array_column($facts, 1), 0, self::FACTS));
     }
 
-    private static function opening(Totals $totals, BigRational $cut): string
+    private static function opening(Totals $totals, BigRational $cut, int $rapid): string
     {
         $share = $totals->shareOfAll();
         if ($share === null || $totals->answered() === 0) {
@@ -52,7 +59,11 @@ final readonly class Headline
         if (! $totals->counts()) {
             return "You answered {$totals->answered()} of {$totals->questions}, so read this as a sample, not as a result.";
         }
-        $percent = Shown::percent($share).' %';
+        if ($rapid >= self::RAPID * $totals->answered()) {
+            return "{$rapid} of {$totals->answered()} answers came faster than the questions can be read, so this says ".
+                'little of what you know.';
+        }
+        $percent = str_replace('-', self::MINUS, Shown::wholePercent($share, $cut)).' %';
         $distance = $share->minus($cut)->toFloat();
         if ($totals->questions < self::FEW) {
             return "{$percent} of a short test: take it as a hint.";

@@ -13,9 +13,8 @@ final readonly class QuestionResult
 {
     /**
      * @param  int  $position  in the test, from 0
-     * @param  array<string, string>  $labels  what it may be grouped by: topic, subtopic, section, difficulty, kind,
-     *   and
-     *                                         each tag family
+     * @param  array<string, string|list<string>>  $labels  what it may be grouped by: topic, subtopic, section,
+     *   difficulty, kind, and each family of tags as "tag:family"
      * @param  Credit  $credit  for the last response
      * @param  Credit|null  $firstCredit  for the first response that was not empty; null: there was none
      * @param  int  $ms  on screen while active

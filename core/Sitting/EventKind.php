@@ -15,6 +15,7 @@ enum EventKind: string
     case Flagged = 'flagged';
     case Struck = 'struck';
     case Sureness = 'sureness';
+    case Tried = 'tried';
     case Checked = 'checked';
     case Paused = 'paused';
     case Resumed = 'resumed';
@@ -33,6 +34,7 @@ enum EventKind: string
             self::Flagged,
             self::Struck,
             self::Sureness,
+            self::Tried,
             self::Checked,
             self::RubricMarked => true,
             default => false,

@@ -14,15 +14,42 @@ final class LostContact
 
     /**
      * @param  int  $lastContact  when the server last heard from the page
-     * @param  int|null  $awakeSince  since when the page has been awake without a gap, by its own word; null: not
-     *   asked
      * @return int|null the moment from which the sitting counts as paused; null: it does not
      */
-    public static function pausedFrom(int $lastContact, ?int $awakeSince, int $now): ?int
+    public static function pausedFrom(int $lastContact, Awake $awake, int $now): ?int
     {
         $silent = $now - $lastContact > self::AFTER_MS;
-        $slept = $awakeSince === null || $awakeSince > $lastContact + self::AFTER_MS;
+        $slept = $awake->since === null || $awake->since > $lastContact + self::AFTER_MS;
 
         return $silent && $slept ? $lastContact : null;
+    }
+
+    /**
+     * Where a device that was taken along cannot show that anybody was there, the sitting counts as paused.
+     *
+     * @param  int  $lastContact  when the server last heard from it
+     * @return list<array{int, int|null}> from when, and until when; null: still
+     */
+    public static function gaps(int $lastContact, Awake $awake, int $now): array
+    {
+        $spells = $awake->since === null ? $awake->spells : [...$awake->spells, [$awake->since, $now]];
+        sort($spells);
+        $known = $lastContact;
+        $gaps = [];
+        foreach ($spells as [$from, $until]) {
+            $until = min($until, $now);
+            if ($until <= $known || $from > $until) {
+                continue;
+            }
+            if ($from - $known > self::AFTER_MS) {
+                $gaps[] = [$known, $from];
+            }
+            $known = $until;
+        }
+        if ($now - $known > self::AFTER_MS) {
+            $gaps[] = [$known, null];
+        }
+
+        return $gaps;
     }
 }

@@ -8,14 +8,17 @@ namespace Uplandia\Core\Sitting;
 final readonly class QuestionState
 {
     /**
-     * @param  array<mixed>|null  $response  the last one; null: none, or cleared
+     * @param  array<mixed>|null  $response  what counts: the first try, else the last one; null: none, or cleared
      * @param  array<mixed>|null  $firstResponse  the first that was not empty
-     * @param  list<string>  $struck  option ids ruled out
+     * @param  list<string>  $struck  option ids ruled out when the answer that counts was given
      * @param  bool  $seen  it was on screen, or answered
      * @param  int|null  $checkedAt  when its answer was shown (tutor mode), Unix milliseconds; null: it was not
      * @param  bool  $locked  no further answer counts, whatever the clock says
      * @param  int  $activeMs  on screen while the sitting was active
      * @param  array<string, string>|null  $rubricMarks  points the candidate gave a written answer; null: not marked
+     * @param  list<array<mixed>>  $tries  responses of which the candidate asked whether they are right (tutor mode)
+     * @param  array<mixed>|null  $latest  the last response, whether it counts or not
+     * @param  list<string>  $ruledOut  option ids ruled out now
      */
     public function __construct(
         public ?array $response,
@@ -29,6 +32,9 @@ final readonly class QuestionState
         public bool $locked,
         public int $activeMs,
         public ?array $rubricMarks = null,
+        public array $tries = [],
+        public ?array $latest = null,
+        public array $ruledOut = [],
     ) {
     }
 

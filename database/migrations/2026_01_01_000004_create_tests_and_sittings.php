@@ -52,8 +52,11 @@ return new class extends Migration
             $table->boolean('running_score')->default(false);
             $table->boolean('asks_sureness')->default(true);
             $table->string('seed');
+            // Of an adaptive test, so many have been asked by now, and at most `adaptive` will be; null: a fixed list.
             $table->unsignedSmallInteger('questions');
+            $table->unsignedSmallInteger('adaptive')->nullable();
             $table->timestamps();
+            $table->index(['exam_id', 'adaptive']);
         });
         Schema::create('test_items', function (Blueprint $table): void {
             $table->foreignUlid('test_id')->constrained()->cascadeOnDelete();
@@ -80,6 +83,9 @@ return new class extends Migration
             $table->boolean('on_paper')->default(false);
             // What its candidate means to have left at the end: for the pace plan, nothing else.
             $table->unsignedInteger('reserve_ms')->default(0);
+            // The device that took it along, to go on without a connection.
+            $table->string('packed_by', 64)->nullable();
+            $table->unsignedBigInteger('packed_ms')->nullable();
             $table->string('status')->default('not_started');
             // The rules it runs under, extra time included, frozen at its start; null: not begun.
             $table->json('terms')->nullable();

@@ -1,16 +1,23 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { BookOpen, CalendarDays, ListChecks, ListPlus, Mountain, UserRound } from 'lucide-react';
-import { Suspense } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { Link, Navigate, NavLink, Outlet, useLocation } from 'react-router';
 import { session } from './api/queries';
 import { LookMenu } from './ui/LookMenu';
 import { Failure } from './ui/Failure';
 import { Loading } from './ui/Loading';
 
+const NewVersion = lazy(async () => ({ default: (await import('./worker/NewVersion')).NewVersion }));
+
 /** Lets only people through who are signed in, and remembers where the others wanted to go. */
 export function Guarded() {
   const who = useQuery(session);
+  const email = who.data?.user?.email;
+  useEffect(() => {
+    if (!email) return;
+    void import('./features/sitting/packs/tidy').then(({ welcome }) => welcome(email));
+  }, [email]);
   const { pathname, search } = useLocation();
   if (who.isPending)
     return (
@@ -72,6 +79,9 @@ export function Frame() {
         <LookMenu />
       </header>
       <main id="main" tabIndex={-1} className="relative mx-auto max-w-6xl px-4 py-6 outline-none sm:px-6">
+        <Suspense fallback={null}>
+          <NewVersion />
+        </Suspense>
         <Suspense fallback={<Loading />}>
           <Outlet />
         </Suspense>

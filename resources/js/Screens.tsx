@@ -14,6 +14,7 @@ const Register = screen(() => import('./features/account/RegisterScreen'));
 const Welcome = screen(() => import('./features/account/WelcomeScreen'));
 const Forgot = screen(() => import('./features/account/ForgotScreen'));
 const NewPassword = screen(() => import('./features/account/NewPasswordScreen'));
+const TryOut = screen(() => import('./features/sitting/tryout/TryOutScreen'));
 const Sitting = screen(() => import('./features/sitting/SittingScreen'));
 const Today = screen(() => import('./features/today/TodayScreen'));
 const Build = screen(() => import('./features/assembly/BuildScreen'));
@@ -50,6 +51,7 @@ function Caught() {
           <Route path="/new-password" element={<NewPassword />} />
           <Route element={<Guarded />}>
             <Route path="/sit/:sitting" element={<Sitting />} />
+            <Route path="/try/:sitting" element={<TryOut />} />
             <Route path="/print/:sitting" element={<Booklet />} />
             <Route element={<Frame />}>
               <Route path="/" element={<Today />} />

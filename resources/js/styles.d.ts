@@ -1,1 +1,5 @@
 declare module '*.css';
+declare module '*.svg' {
+  const address: string;
+  export default address;
+}

@@ -12,6 +12,7 @@
     <title>Uplandia</title>
     <meta name="description" content="Practice tests for people who must pass an exam.">
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    <link rel="manifest" href="/manifest.webmanifest">
     @vite(['resources/css/app.css', 'resources/js/main.tsx'])
 </head>
 <body>

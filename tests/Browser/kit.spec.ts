@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { begin, expectAccessible, expectNoSidewaysScroll, expectRoomForFingers, of, signInAs } from './ways';
+import { begin, beginWith, expectAccessible, expectNoSidewaysScroll, expectRoomForFingers, signInAs } from './ways';
 
 /** Selects words as a pointer would. */
 async function select(page: Page, part: string, words: string): Promise<void> {
@@ -17,17 +17,6 @@ async function select(page: Page, part: string, words: string): Promise<void> {
 }
 
 /** Builds a test of the Licence by what an address says, and begins it. */
-async function beginWith(page: Page, choices: string): Promise<void> {
-  await of(page, 'upland-guide');
-  await page.goto(`/build?${choices}`);
-  await page.getByRole('button', { name: /^(Begin|Build it)$/ }).click();
-  const begins = page.getByRole('link', { name: 'Begin' });
-  const heading = page.getByRole('heading', { name: /^Question 1 of/ });
-  await expect(begins.or(heading)).toBeVisible();
-  if (await begins.isVisible()) await begins.click();
-  await expect(heading).toBeVisible();
-}
-
 /** The words that are painted over the text. */
 const painted = (page: Page, kind: 'marked' | 'struck') =>
   page.evaluate((kind) => [...(CSS.highlights.get(`uplandia-${kind}`) ?? [])].map(String), kind);
@@ -214,7 +203,7 @@ test('the look of a sitting: room between lines, and a ruler that follows', asyn
   const before = await height();
   await page.getByRole('radio', { name: 'Widest' }).check();
   expect(await height()).toBeGreaterThan(before * 1.3);
-  await page.getByRole('checkbox', { name: 'Reading ruler while sitting' }).check();
+  await page.getByRole('checkbox', { name: 'Reading ruler' }).check();
   const ruler = page.locator('.reading-ruler');
   await page.mouse.move(400, 300);
   await expect.poll(async () => Math.round((await ruler.boundingBox())!.y)).toBeGreaterThan(240);

@@ -16,6 +16,17 @@ test('a result speaks of sureness and habits and leads to the questions', async 
   await page.getByRole('table').getByRole('link').first().click();
   await expect(page.getByRole('region', { name: 'In short' })).toContainText('%');
   await expect(page.getByText('False footing')).toBeVisible();
+  // By topic first, then by whatever else differs; each group leads to its questions.
+  const by = page.getByRole('group', { name: 'By what' });
+  await expect(by.getByRole('button', { pressed: true })).toHaveText('Topic');
+  await by.getByRole('button', { name: 'Difficulty' }).press('Enter');
+  const hard = page.getByRole('button', { name: /^(Hard|Moderate)$/ }).first();
+  await hard.press('Enter');
+  await expect(hard).toHaveAttribute('aria-expanded', 'true');
+  await expectAccessible(page);
+  await page.getByText('As a table').click();
+  await expect(page.getByRole('table', { name: 'Result by difficulty' })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Question \d+$/ }).first()).toHaveAttribute('href', /^\/review\//);
   const longest = page.getByRole('listitem').filter({ hasText: 'Longest on screen' }).getByRole('link').first();
   const number = await longest.textContent();
   await longest.click();
@@ -137,14 +148,14 @@ test('keys while sitting can be changed and turned off, and the route line can b
   await page.keyboard.press(']');
   await expect(heading).toContainText('Question 2');
   await page.getByRole('button', { name: 'Keys' }).click();
-  await page.getByLabel('Go on a question').fill('g');
+  await page.getByLabel('Go on a question').fill('x');
   await page.getByRole('button', { name: 'Put it away' }).click();
   await page.keyboard.press(']');
   await expect(heading).toContainText('Question 2');
-  await page.keyboard.press('g');
+  await page.keyboard.press('x');
   await expect(heading).toContainText('Question 3');
   await page.keyboard.press('?');
-  await page.getByLabel('Flag or unflag').fill('g');
+  await page.getByLabel('Flag or unflag').fill('x');
   await expect(page.getByText('This key already stands for')).toBeVisible();
   await page.getByLabel('Use single keys while sitting').uncheck();
   await page.keyboard.press('Escape');

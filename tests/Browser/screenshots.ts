@@ -75,6 +75,11 @@ test('every main view', async ({ page }) => {
   await page.getByRole('button', { name: 'Sit The paper of 2026' }).click();
   await page.getByRole('table', { name: 'Sections' }).waitFor();
   await shoot(page, 'paper');
+  await page.getByRole('link', { name: 'Try the screen out first' }).click();
+  await page.getByRole('button', { name: /^Question 5:/ }).click();
+  await page.getByRole('combobox', { name: 'Mole' }).waitFor();
+  await shoot(page, 'try-out');
+  await page.getByRole('link', { name: 'Back to the briefing' }).click();
   await beginPaper(page);
   await page.getByRole('button', { name: 'Question 38:' }).click();
   await page.getByRole('application').click({ position: { x: 300, y: 300 } });

@@ -10,7 +10,9 @@ export async function signInAs(page: Page, name: string): Promise<void> {
 }
 
 /** The exam one is studying for, from the next page on. */
-export async function of(page: Page, exam: 'upland-guide' | 'refuge-warden'): Promise<void> {
+type ExamName = 'upland-guide' | 'refuge-warden';
+
+export async function of(page: Page, exam: ExamName): Promise<void> {
   await page.evaluate((slug) => localStorage.setItem('uplandia.exam', slug), exam);
 }
 
@@ -22,10 +24,19 @@ export async function begin(
     questions,
     minutes,
     exam = 'refuge-warden',
-  }: { mode: 'Tutor' | 'Timed'; questions: number; minutes?: number; exam?: string },
+  }: { mode: 'Tutor' | 'Timed'; questions: number; minutes?: number; exam?: ExamName },
 ): Promise<void> {
-  await page.evaluate((slug) => localStorage.setItem('uplandia.exam', slug), exam);
-  await page.goto(`/build?pools=&mode=${mode.toLowerCase()}&count=${questions}&minutes=${minutes ?? ''}`);
+  await beginWith(page, `pools=&mode=${mode.toLowerCase()}&count=${questions}&minutes=${minutes ?? ''}`, exam);
+}
+
+/**
+ * Builds a test and begins it.
+ *
+ * @param choices of the builder, as its address has them
+ */
+export async function beginWith(page: Page, choices: string, exam: ExamName = 'upland-guide'): Promise<void> {
+  await of(page, exam);
+  await page.goto(`/build?${choices}`);
   const begins = page.getByRole('button', { name: /^(Begin|Build it)$/ });
   await expect(begins).toBeEnabled();
   const atOnce = (await begins.textContent())?.trim() === 'Begin';
@@ -72,7 +83,10 @@ export async function answerAnything(page: Page): Promise<string> {
   // Not the one that says where going on leads.
   const menus = await main.locator('select:not([aria-label="What going on leads to"])').all();
   for (const menu of menus) await menu.selectOption({ index: 1 });
-  const fields = await main.getByRole('textbox').all();
+  // Nor the one for the number of a question.
+  const fields = await main
+    .locator('input[type=text]:not(#go-to-question), input:not([type]):not(#go-to-question), textarea')
+    .all();
   for (const field of fields) {
     await field.fill((await field.getAttribute('placeholder')) === 'unit' ? 'km' : '12');
     await field.blur();

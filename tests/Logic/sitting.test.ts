@@ -422,3 +422,43 @@ describe('a time for each question', () => {
     expect(store.read().current).toBe(1);
   });
 });
+
+test('a try is asked for at once, and who has found it is told why', async () => {
+  const missed = state({ questions: [question(0, { tries: [{ response: { choice: 'a' }, outcome: 'missed' }] })] });
+  const found = state({
+    questions: [
+      question(0, {
+        tries: [
+          { response: { choice: 'a' }, outcome: 'missed' },
+          { response: { choice: 'b' }, outcome: 'right' },
+        ],
+      }),
+    ],
+  });
+  const { store, server } = await openStore([missed, found]);
+  store.answer(0, { choice: 'a' });
+  const trying = store.try(0);
+  expect(store.read().questions[0]?.asked).toBe(true);
+  await trying;
+  expect(store.read().questions[0]).toMatchObject({ checked: false });
+  expect(store.read().questions[0]?.asked).toBeUndefined();
+  store.answer(0, { choice: 'b' });
+  await store.try(0);
+  await store.flush();
+  expect(kinds(server.sent('record').at(-1))).toEqual(['checked']);
+  expect(store.read().questions[0]).toMatchObject({ checked: true, locked: true });
+});
+
+test('one’s own time on a question is what the server knows and what has gone since', async () => {
+  const { store, time } = await openStore([
+    state({}),
+    state({ now: NOW + 2_000, questions: [question(1, { activeMs: 30_000 })] }),
+  ]);
+  await store.flush();
+  await time.pass(2_000);
+  expect(store.ownTime()).toBe(2_000);
+  store.show(1);
+  await store.flush();
+  await time.pass(4_000);
+  expect(store.ownTime()).toBe(34_000);
+});

@@ -1,4 +1,5 @@
 import { Refused, Unreachable, type View } from '../../resources/js/api/client';
+import type { Along } from '../../resources/js/features/sitting/packs/along';
 import { SittingStore } from '../../resources/js/features/sitting/sittingStore';
 import type { SittingEvent } from '../../resources/js/features/sitting/sync/events';
 import type { QueueStorage } from '../../resources/js/features/sitting/sync/queueStorage';
@@ -79,12 +80,14 @@ export class ToyStorage implements QueueStorage {
 }
 
 export interface Asked {
-  what: 'open' | 'record' | 'handIn' | 'leave';
+  what: 'open' | 'record' | 'handIn' | 'leave' | 'next';
   letter: View<'SittingEvents'>;
 }
 
 export class ToyServer implements Server {
   readonly asked: Asked[] = [];
+  /** After which positions the next question was asked for. */
+  readonly nexts: number[] = [];
   renewed = 0;
 
   constructor(readonly answers: Answer[]) {}
@@ -99,6 +102,11 @@ export class ToyServer implements Server {
 
   async handIn(letter: View<'SittingEvents'>): Promise<View<'HandedIn'>> {
     return this.answer('handIn', letter, { sitting: 's', refused: {} }) as View<'HandedIn'>;
+  }
+
+  async next({ tab, after }: View<'AfterQuestion'>): Promise<View<'Next'>> {
+    this.nexts.push(after);
+    return this.answer('next', { tab, events: [] }, { questions: [], units: [], state: state() }) as View<'Next'>;
   }
 
   leave(letter: View<'SittingEvents'>): void {
@@ -134,6 +142,8 @@ export function question(position: number, part: Partial<QuestionState> = {}): Q
     checked: false,
     locked: false,
     outcome: null,
+    tries: [],
+    activeMs: 0,
     ...part,
   };
 }
@@ -178,10 +188,11 @@ export function refusal(status: number, reason: string): Refused {
 }
 
 /** A store with a world of its own. */
-export function made(answers: Answer[], storage = new ToyStorage()) {
+export function made(answers: Answer[], storage = new ToyStorage(), along?: Along) {
   const time = new ToyTime();
   const server = new ToyServer(answers);
-  return { store: new SittingStore('s', 'tab', 'me', { time, storage, server }), time, server, storage };
+  const world = { time, storage, server, ...(along && { along }) };
+  return { store: new SittingStore('s', 'tab', 'me', world), time, server, storage };
 }
 
 /** The same, opened. */

@@ -21,6 +21,10 @@ final class Papers
         } catch (InvalidRecipe $invalid) {
             return ["exam.yaml: {$invalid->getMessage()}"];
         }
+        $words = $folder->sheet['rules']['words'] ?? [];
+        if (! is_array($words) || array_filter($words, is_string(...)) !== $words) {
+            return ['exam.yaml: The rules in words must be a list of sentences.'];
+        }
         $entries = array_column($folder->entries, null, 'code');
         $unitKinds = array_column($folder->units, 'kind', 'code');
         $topics = array_flip(array_column($folder->sheet['topics'], 'code'));

@@ -13,6 +13,8 @@ use Uplandia\Core\Sitting\Sureness;
  */
 final class Entry
 {
+    private const MOST_TRIES = 10;
+
     public bool $flagged = false;
 
     /** @var list<string> */
@@ -32,6 +34,9 @@ final class Entry
     /** @var array<string, string>|null points by criterion */
     public ?array $rubricMarks = null;
 
+    /** @var list<string>|null options ruled out at the first try; null: there was none */
+    public ?array $struckThen = null;
+
     /** @var array<int, array<mixed>|null> sequence => response, since the last snapshot */
     private array $responses = [];
 
@@ -48,6 +53,14 @@ final class Entry
 
     private int $keptChanges = 0;
 
+    /** @var list<array<mixed>> responses of which it was asked whether they are right */
+    private array $tries = [];
+
+    /** @var array<mixed>|null the first response at the first try */
+    private ?array $firstThen = null;
+
+    private int $changesThen = 0;
+
     /** @var array<string, int> part => sequence of what counts */
     private array $last = [];
 
@@ -61,7 +74,45 @@ final class Entry
         return $this->keptUpTo === null || $seq > $this->keptUpTo;
     }
 
-    /** @return array<mixed>|null */
+    /**
+     * Asks whether the response is right, and may give another one after that. The first try counts.
+     *
+     * @return string|null why it cannot be; null: it was done
+     */
+    public function try(): ?string
+    {
+        $response = $this->response();
+        if ($response === null) {
+            return 'There is no answer to try yet.';
+        }
+        if (count($this->tries) >= self::MOST_TRIES) {
+            return 'That is enough tries; the reasons tell more.';
+        }
+        if ($this->tries === []) {
+            [$this->firstThen, $this->changesThen, $this->struckThen] = [
+                $this->firstResponse(), $this->changes(), $this->struck,
+            ];
+        }
+        if ($this->tries === [] || ! Response::same($this->tries[count($this->tries) - 1], $response)) {
+            $this->tries[] = $response;
+        }
+
+        return null;
+    }
+
+    /** @return list<array<mixed>> */
+    public function tries(): array
+    {
+        return $this->tries;
+    }
+
+    /** @return array<mixed>|null what counts */
+    public function counted(): ?array
+    {
+        return $this->tries[0] ?? $this->response();
+    }
+
+    /** @return array<mixed>|null the last one */
     public function response(): ?array
     {
         return $this->responses === [] ? $this->keptLast : $this->responses[max(array_keys($this->responses))];
@@ -70,6 +121,9 @@ final class Entry
     /** @return array<mixed>|null the first that was not empty */
     public function firstResponse(): ?array
     {
+        if ($this->tries !== []) {
+            return $this->firstThen;
+        }
         ksort($this->responses);
         $first = $this->keptFirst;
         foreach ($this->responses as $response) {
@@ -82,6 +136,9 @@ final class Entry
     /** How often an answer was changed or taken back, once there was one. */
     public function changes(): int
     {
+        if ($this->tries !== []) {
+            return $this->changesThen;
+        }
         ksort($this->responses);
         $before = $this->keptLast;
         $changes = $this->keptChanges;
@@ -111,7 +168,7 @@ final class Entry
 
         return [
             'flagged', 'struck', 'sureness', 'seen', 'checkedAt', 'lock', 'activeMs', 'rubricMarks', 'keptUpTo',
-            'keptFirst', 'keptLast', 'keptChanges', 'last',
+            'keptFirst', 'keptLast', 'keptChanges', 'last', 'tries', 'struckThen', 'firstThen', 'changesThen',
         ];
     }
 

@@ -127,17 +127,20 @@ final class Sheet
         $shown = $this->onScreen && $position === $this->current ? $this->spell($position, $moment) : 0;
 
         return new QuestionState(
-            response: $entry->response(),
+            response: $entry->counted(),
             firstResponse: $entry->firstResponse(),
             changes: $entry->changes(),
             flagged: $entry->flagged,
-            struck: $entry->struck,
+            struck: $entry->struckThen ?? $entry->struck,
             sureness: $entry->sureness,
             seen: $entry->seen,
             checkedAt: $entry->checkedAt,
             locked: $entry->checkedAt !== null || $entry->lock !== null || $this->whyNotItsTime($position) !== null,
             activeMs: $entry->activeMs + $shown,
             rubricMarks: $entry->rubricMarks,
+            tries: $entry->tries(),
+            latest: $entry->response(),
+            ruledOut: $entry->struck,
         );
     }
 
@@ -213,6 +216,12 @@ final class Sheet
             return $why;
         }
         $entry = $this->entry($position);
+        if ($event->kind === EventKind::Tried) {
+            return $this->terms->mode === Mode::Tutor ? $entry->try() : 'Only a tutor tells before the end.';
+        }
+        if ($event->kind === EventKind::Sureness && $entry->tries() !== []) {
+            return 'The first try counts, and how sure one was of it.';
+        }
         match ($event->kind) {
             EventKind::Answered => $entry->answer($event->seq, $event->value),
             EventKind::Checked => ($entry->checkedAt ??= $this->terms->mode === Mode::Tutor ? $event->at : null),
@@ -248,7 +257,7 @@ final class Sheet
         $this->entry($position)->seen = true;
         $series = $this->terms->items[$position]->series;
         for ($i = $position - 1; $series !== null && $i >= 0 && $this->terms->items[$i]->series === $series; $i--) {
-            $this->entry($i)->lock ??= new Lock($event, 'There is no going back in a series.');
+            $this->entry($i)->lock ??= new Lock($event, 'There is no going back.');
         }
     }
 

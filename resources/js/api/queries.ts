@@ -1,5 +1,6 @@
 import { keepPreviousData, QueryClient, queryOptions } from '@tanstack/react-query';
-import { api, ask, Refused, type View } from './client';
+import { api, ask, Refused, Unreachable, type View } from './client';
+import { rememberedWho, rememberWho } from './who';
 
 export const queries = new QueryClient({
   defaultOptions: {
@@ -13,9 +14,23 @@ export const queries = new QueryClient({
 
 export const session = queryOptions({
   queryKey: ['session'],
-  queryFn: () => ask(api.GET('/api/session')),
+  queryFn: whoIsHere,
+  networkMode: 'always',
   staleTime: 5 * 60_000,
 });
+
+/** Who is signed in; where the server cannot be reached, who was when it last could be. */
+async function whoIsHere(): Promise<View<'Session'>> {
+  try {
+    const told = await ask(api.GET('/api/session'));
+    rememberWho(told.user);
+    return told;
+  } catch (error) {
+    const user = error instanceof Unreachable ? rememberedWho() : null;
+    if (!user) throw error;
+    return { user, people: [], now: Date.now() };
+  }
+}
 
 export const exams = queryOptions({
   queryKey: ['exams'],
@@ -39,6 +54,13 @@ export const mastery = (exam: string) =>
   queryOptions({
     queryKey: ['mastery', exam],
     queryFn: () => ask(api.GET('/api/exams/{exam}/mastery', { params: { path: { exam } } })),
+    staleTime: 60_000,
+  });
+
+export const adaptive = (exam: string) =>
+  queryOptions({
+    queryKey: ['adaptive', exam],
+    queryFn: () => ask(api.GET('/api/exams/{exam}/adaptive', { params: { path: { exam } } })),
     staleTime: 60_000,
   });
 

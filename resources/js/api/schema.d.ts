@@ -282,6 +282,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/handbook-pages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read the whole handbook */
+        get: operations["readTheWholeHandbook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/tables": {
         parameters: {
             query?: never;
@@ -419,6 +436,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/adaptive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What an adaptive test could ask */
+        get: operations["whatAnAdaptiveTestCouldAsk"];
+        put?: never;
+        /** Prepare an adaptive test */
+        post: operations["prepareAnAdaptiveTest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ask for the next question */
+        post: operations["askForTheNextQuestion"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/mastery": {
         parameters: {
             query?: never;
@@ -448,6 +500,24 @@ export interface paths {
         /** Build a test of my weak spots */
         post: operations["buildATestOfMyWeakSpots"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/pack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a sitting along */
+        post: operations["takeASittingAlong"];
+        /** Give a sitting back that was taken along */
+        delete: operations["giveASittingBackThatWasTakenAlong"];
         options?: never;
         head?: never;
         patch?: never;
@@ -940,6 +1010,28 @@ export interface components {
             /** @enum {string} */
             extraTime: "1" | "1.25" | "1.5" | "2";
         };
+        /** @description How long an adaptive test may become. */
+        AdaptiveChoice: {
+            /** @description Questions at most. */
+            most: number;
+            /** @description That the exam would give so many, without extra time. */
+            minutes: number;
+        };
+        /** @description How far an adaptive test can go in a bank. */
+        AdaptiveOffer: {
+            /** @description Questions that one test could ask of this bank. */
+            reach: number;
+            /** @description It does not end before so many. */
+            least: number;
+            choices: components["schemas"]["AdaptiveChoice"][];
+        };
+        AfterQuestion: {
+            tab: string;
+            /** @description The position that is left behind. */
+            after: number;
+            /** @description Since when the page has been awake without a gap. */
+            awakeSince?: number | null;
+        };
         Again: {
             /**
              * @description How something is sat once more.
@@ -966,6 +1058,12 @@ export interface components {
             name: string;
             /** @description Position of its first question. */
             from: number;
+        };
+        /** @description A result by one thing that its questions have in common. */
+        Breakdown: {
+            /** @description topic, section, difficulty, kind, or "tag:" and a family of tags. */
+            by: string;
+            groups: components["schemas"]["Group"][];
         };
         /** @description What a candidate should know before a sitting, and where it stands. */
         Briefing: {
@@ -1003,6 +1101,12 @@ export interface components {
             /** @description Section by section, its time by the pace plan; none without one. */
             planMs: number[];
             reasons: components["schemas"]["Reason"][];
+            /** @description In the words of the exam; none: it is not sat under its rules. */
+            rules: string[];
+            /** @description Kinds of question that occur, in no order of the test. */
+            kinds: ("single" | "several" | "true_false_grid" | "ordering" | "matching" | "grouping" | "dropdown_gaps" | "typed_gaps" | "number" | "picture" | "written")[];
+            /** @description Of an adaptive test, at most so many questions are asked, and each depends on the answer before; null: it is a fixed list. */
+            most: number | null;
         };
         /** @description What the builder shows before anything is chosen. */
         Builder: {
@@ -1169,6 +1273,39 @@ export interface components {
             /** @description Markdown. */
             body: string;
         };
+        /** @description What an adaptive test has found out: shares of the whole bank, 0 to 1. */
+        Expected: {
+            /** @description What it says of passing. */
+            sentence: string;
+            /**
+             * Format: float
+             * @description That would be answered rightly.
+             */
+            share: number;
+            /**
+             * Format: float
+             * @description It lies between these 95 times in 100.
+             */
+            low: number;
+            /** Format: float */
+            high: number;
+            /**
+             * @description On which side of the cut all of that lies; null: it holds the cut.
+             * @enum {string|null}
+             */
+            side: "above" | "below" | "most" | "spent" | null;
+            /**
+             * @description Why it ended; null: its candidate or the clock ended it.
+             * @enum {string|null}
+             */
+            ending: "above" | "below" | "most" | "spent" | null;
+            /** @description Questions that were on screen. */
+            asked: number;
+            /** @description Questions it would have asked. */
+            most: number;
+            /** @description It settles nothing before so many. */
+            least: number;
+        };
         /** @description A question with its key and every reason: only for a sitting that may see it. */
         Explanation: {
             question: components["schemas"]["Question"];
@@ -1205,6 +1342,8 @@ export interface components {
             cohort: components["schemas"]["CohortAnswers"] | null;
             /** @description The same question in earlier sittings, the latest first. */
             earlier: components["schemas"]["EarlierLook"][];
+            /** @description In this sitting, before the key was shown. The first one counts. */
+            tries: components["schemas"]["Try"][];
         };
         /**
          * @description How many questions each value of each filter would leave, with all the other filters as they are chosen. Questions
@@ -1296,6 +1435,10 @@ export interface components {
             high: number;
             /** @description Too few questions are settled to call it above or below. */
             thin: boolean;
+            /** @description Marks that wrong answers took away. */
+            penalties: string;
+            /** @description Their positions. */
+            questions: number[];
             parts: components["schemas"]["Group"][];
         };
         /** @description Time, second thoughts and ruling out. */
@@ -1412,6 +1555,19 @@ export interface components {
             /** @description What a sitting is to be called. */
             name: string;
         };
+        NewAdaptive: {
+            /** @description Questions. */
+            most: number;
+            /** @description Whether it has the time that the exam would give so many. */
+            timed: boolean;
+        };
+        /** @description What an adaptive test asks after a question; nothing more, and it is over. */
+        Next: {
+            /** @description None: the sitting is over. */
+            questions: components["schemas"]["Question"][];
+            units: components["schemas"]["Unit"][];
+            state: components["schemas"]["SittingState"];
+        };
         Note: {
             /** @description Empty: there is to be none. */
             note: string;
@@ -1430,6 +1586,8 @@ export interface components {
         };
         OpenSitting: {
             tab: string;
+            /** @description When a device that was taken along was awake: from when, until when. */
+            awake?: number[][];
             /** @description Take the pen from another tab. */
             take?: boolean;
         };
@@ -1472,6 +1630,16 @@ export interface components {
             kind: "ordering";
             items: components["schemas"]["Option"][];
         };
+        /** @description What a device needs of a sitting, beside its questions, to go on without a connection. */
+        Pack: {
+            id: string;
+            /** @description Of every question, as far as it is answered by now. Only in tutor mode. */
+            explanations: components["schemas"]["Explanation"][];
+        };
+        PackSitting: {
+            /** @description Holds the pen. Whoever goes on from the pack writes under this name. */
+            tab: string;
+        };
         /** @description A fixed paper that can be sat. */
         Paper: {
             code: string;
@@ -1513,7 +1681,8 @@ export interface components {
             endedAt: number;
             questions: number;
             answered: number;
-            marks: string;
+            /** @description None of an adaptive test: they say nothing. */
+            marks: string | null;
             possible: string;
             shareOfAll: string | null;
         };
@@ -1610,6 +1779,9 @@ export interface components {
              * @enum {string|null}
              */
             outcome: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending" | null;
+            tries: components["schemas"]["Try"][];
+            /** @description On screen so far, milliseconds. */
+            activeMs: number;
         };
         /** @description What can be begun without choosing anything. */
         Quick: {
@@ -1752,13 +1924,16 @@ export interface components {
             cut: string;
             /** @description At least 80 % answered, so that it counts in statistics. */
             counts: boolean;
+            /** @description Whether its questions can be sat again as they are. */
+            same: boolean;
             scaled: components["schemas"]["Scaled"] | null;
+            expected: components["schemas"]["Expected"] | null;
             /** @description Where the result stands, in a sentence. */
             opening: string;
             /** @description At most two, the most useful first. */
             facts: string[];
-            topics: components["schemas"]["Group"][];
-            sections: components["schemas"]["Group"][];
+            /** @description By topic first; by anything else only where it differs. None of an adaptive test. */
+            breakdowns: components["schemas"]["Breakdown"][];
             levels: components["schemas"]["SurenessLevel"][];
             footing: components["schemas"]["Footing"];
             habits: components["schemas"]["Habits"];
@@ -1902,7 +2077,7 @@ export interface components {
             /** @description Order in which the candidate did things. */
             seq: number;
             /** @enum {string} */
-            kind: "started" | "reading_ended" | "shown" | "left" | "answered" | "flagged" | "struck" | "sureness" | "checked" | "paused" | "resumed" | "break_began" | "break_ended" | "section_began" | "handed_in" | "rubric_marked";
+            kind: "started" | "reading_ended" | "shown" | "left" | "answered" | "flagged" | "struck" | "sureness" | "tried" | "checked" | "paused" | "resumed" | "break_began" | "break_ended" | "section_began" | "handed_in" | "rubric_marked";
             /** @description By the browser's idea of the server's clock. */
             madeAt?: number | null;
             position?: number | null;
@@ -1913,6 +2088,8 @@ export interface components {
             tab: string;
             /** @description Since when the page has been awake without a gap. */
             awakeSince?: number | null;
+            /** @description Earlier spells in which a device that was taken along was awake: from when, until when. */
+            awake?: number[][];
             events: components["schemas"]["SittingEvent"][];
         };
         /** @description Where a sitting stands. Moments are Unix milliseconds of the server's clock, durations milliseconds. */
@@ -1991,7 +2168,7 @@ export interface components {
             state: "not_started" | "open" | "handed_in";
             questions: number;
             answered: number;
-            /** @description Marks of the whole, in per cent; null: not handed in. */
+            /** @description Marks of the whole, in per cent; null: not handed in, or adaptive. */
             share: string | null;
             madeAt: number;
             /** @description When it was handed in, else last worked on. */
@@ -2054,6 +2231,14 @@ export interface components {
             new: number;
             subtopics: components["schemas"]["TopicCounts"][];
         };
+        /** @description A response of which a candidate asked, in tutor mode, whether it is right. The first one counts. */
+        Try: {
+            response: {
+                [key: string]: unknown;
+            };
+            /** @enum {string} */
+            outcome: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending";
+        };
         /** @description Gaps of the stem to be typed in. */
         TypedGapsBody: {
             /** @enum {string} */
@@ -2087,6 +2272,12 @@ export interface components {
         WeakSpotsWanted: {
             /** @description How many questions a test of one's weak spots has. */
             count: number;
+        };
+        /** @description All pages of an exam's handbook, in order: for a device that takes it along. */
+        WholeHandbook: {
+            exam: string;
+            examName: string;
+            sections: components["schemas"]["Section"][];
         };
         WordToAuthors: {
             /** @enum {string} */
@@ -2811,6 +3002,37 @@ export interface operations {
             };
         };
     };
+    readTheWholeHandbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WholeHandbook"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     readTheReferenceTables: {
         parameters: {
             query?: never;
@@ -3105,6 +3327,107 @@ export interface operations {
             };
         };
     };
+    whatAnAdaptiveTestCouldAsk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdaptiveOffer"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    prepareAnAdaptiveTest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewAdaptive"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    askForTheNextQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AfterQuestion"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Next"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     whereIStandInEachTopic: {
         parameters: {
             query?: never;
@@ -3159,6 +3482,70 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Built"];
                 };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeASittingAlong: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PackSitting"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pack"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    giveASittingBackThatWasTakenAlong: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description It could not be done; the message says why. */
             default: {

@@ -25,12 +25,19 @@ export function Dialog({
     return () => shown?.close();
   }, []);
   return createPortal(
-    <dialog ref={dialog} className="modal" aria-label={title} onCancel={(event) => (event.preventDefault(), onClose())}>
-      <div className={clsx('modal-box border border-base-300', wide && 'max-w-4xl')}>
-        <h2 className="mb-2 text-xl font-bold">{title}</h2>
-        {children}
-        <div className="mt-6 flex flex-wrap gap-3">{actions ?? <Button onClick={onClose}>Close</Button>}</div>
-      </div>
+    <dialog
+      ref={dialog}
+      className={clsx(
+        'm-auto max-h-[calc(100dvh-2rem)] w-11/12 overflow-y-auto overscroll-contain rounded-box border border-base-300',
+        'bg-base-100 p-6 text-base-content backdrop:bg-black/40',
+        wide ? 'max-w-4xl' : 'max-w-lg',
+      )}
+      aria-label={title}
+      onCancel={(event) => (event.preventDefault(), onClose())}
+    >
+      <h2 className="mb-2 text-xl font-bold">{title}</h2>
+      {children}
+      <div className="mt-6 flex flex-wrap gap-3">{actions ?? <Button onClick={onClose}>Close</Button>}</div>
     </dialog>,
     document.body,
   );

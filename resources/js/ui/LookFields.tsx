@@ -1,5 +1,6 @@
 import { useId } from 'react';
 import type { Look, Theme } from './look';
+import { Tick } from './Tick';
 
 const THEMES: [Theme, string][] = [
   ['', 'As this device'],
@@ -19,7 +20,7 @@ const SPACINGS: [Look['spacing'], string][] = [
   [3, 'Widest'],
 ];
 
-/** Theme, text size, room between lines and the reading ruler. */
+/** Theme, text size, room between lines, and what helps while sitting. */
 export function LookFields({ look, onChange }: { look: Look; onChange: (look: Look) => void }) {
   return (
     <div className="grid gap-4">
@@ -31,15 +32,15 @@ export function LookFields({ look, onChange }: { look: Look; onChange: (look: Lo
         value={look.spacing}
         onPick={(spacing) => onChange({ ...look, spacing })}
       />
-      <label className="flex min-h-11 cursor-pointer items-center gap-2 pointer-fine:min-h-9">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm checkbox-primary"
-          checked={look.ruler}
-          onChange={(event) => onChange({ ...look, ruler: event.target.checked })}
-        />
-        Reading ruler while sitting
-      </label>
+      <fieldset>
+        <legend className="mb-1 font-bold">While sitting</legend>
+        <Tick on={look.ruler} onChange={(ruler) => onChange({ ...look, ruler })}>
+          Reading ruler
+        </Tick>
+        <Tick on={look.ownTime} onChange={(ownTime) => onChange({ ...look, ownTime })}>
+          My time on each question
+        </Tick>
+      </fieldset>
     </div>
   );
 }

@@ -10,10 +10,13 @@ import {
 import ReactMarkdown, { type Components } from 'react-markdown';
 import { GapContext } from './gaps';
 import { Film, Picture, Sound } from './Media';
+import { haveAhead } from './haveAhead';
+import { plain } from './plain';
 import { remarkTables } from './remarkTables';
 
 const REMARK = [remarkTables];
-const MathMarkdown = lazy(() => import('./MathMarkdown'));
+const fetchMath = () => import('./MathMarkdown');
+const MathMarkdown = lazy(fetchMath);
 
 /** What Markdown calls an image may be a picture, a sound or a film. */
 function Media({ src, alt = '', title = '' }: ImgHTMLAttributes<HTMLImageElement>) {
@@ -74,6 +77,8 @@ function drawn(children: string, inline: boolean): ReactNode {
   return shown;
 }
 
+const PICTURE = /!\[[^\]]*\]\((\S+\.(?:svg|png|jpe?g|webp))/g;
+
 /** Reads texts when the page has nothing else to do, so that they are there when they are wanted. */
 export function readAhead(texts: readonly { text: string; inline: boolean }[]): () => void {
   const waiting = [...texts];
@@ -81,6 +86,10 @@ export function readAhead(texts: readonly { text: string; inline: boolean }[]): 
     const one = waiting.shift();
     if (!one) return;
     drawn(one.text, one.inline);
+    // Options are named too.
+    if (one.inline) plain(one.text);
+    if (one.text.includes('$')) void fetchMath().catch(() => undefined);
+    for (const [, src = ''] of one.text.matchAll(PICTURE)) haveAhead(src);
     timer = window.setTimeout(next, 0);
   };
   let timer = window.setTimeout(next, 200);

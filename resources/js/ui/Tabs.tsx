@@ -53,7 +53,7 @@ export function Tabs<Key extends string>({
             tabIndex={tab.key === open ? 0 : -1}
             onClick={() => onOpen(tab.key)}
             className={clsx(
-              '-mb-px min-h-11 cursor-pointer border-b-4 px-0.5',
+              '-mb-px min-h-11 min-w-11 cursor-pointer border-b-4 px-0.5',
               tab.key === open ? 'border-primary font-bold' : 'border-transparent hover:border-base-300',
             )}
           >

@@ -7,11 +7,13 @@ export interface Look {
   spacing: 1 | 2 | 3;
   /** A band of a few lines that follows the reader. */
   ruler: boolean;
+  /** How long one has been at a question, while sitting. */
+  ownTime: boolean;
 }
 
 const COOKIE = 'uplandia_look';
 const YEAR = 60 * 60 * 24 * 365;
-const USUAL: Look = { theme: '', size: 2, spacing: 1, ruler: false };
+const USUAL: Look = { theme: '', size: 2, spacing: 1, ruler: false, ownTime: false };
 
 /** How this device shows the pages. In a cookie, so that the server can send the right page before any script runs. */
 export function readLook(): Look {

@@ -3,10 +3,20 @@ export function count(n: number, one: string, many = `${one}s`): string {
   return `${n.toLocaleString('en')} ${n === 1 ? one : many}`;
 }
 
+/** A number as the server tells it, with a real minus. */
+export function signed(decimal: string): string {
+  return decimal.replace('-', '\u2212');
+}
+
+/** A percentage as the server tells it, whole: nobody's ten questions know the hundredth part of one. */
+export function wholePercent(percentage: string | null): string {
+  return percentage === null ? '–' : percent(Number(percentage) / 100);
+}
+
 /** A share from 0 to 1 as whole per cents, a half rounded up, with a real minus: "74 %". */
 export function percent(share: number): string {
   // 0.285 times 100 lies a hair below 28.5.
-  return `${Math.round(Number((100 * share).toFixed(6)))} %`.replace('-', '\u2212');
+  return signed(`${Math.round(Number((100 * share).toFixed(6)))} %`);
 }
 
 /** A duration in words: "45 s", "3 min 20 s", "2 h 5 min". */
@@ -16,6 +26,11 @@ export function duration(ms: number): string {
   const minutes = Math.floor(seconds / 60);
   if (minutes < 60) return seconds % 60 ? `${minutes} min ${seconds % 60} s` : `${minutes} min`;
   return minutes % 60 ? `${Math.floor(minutes / 60)} h ${minutes % 60} min` : `${Math.floor(minutes / 60)} h`;
+}
+
+/** Room on a device: "12 kB", "3.4 MB". */
+export function bytes(n: number): string {
+  return n < 1_000_000 ? `${Math.max(1, Math.round(n / 1000))}\u202fkB` : `${(n / 1_000_000).toFixed(1)}\u202fMB`;
 }
 
 /** A clock face: "1:04:09" or "4:09". Rounded up, so that zero means zero. */

@@ -194,6 +194,60 @@ final class ResultTest extends TestCase
         self::assertSame([true, false], [$report(19)->isThin(), $report(20)->isThin()]);
     }
 
+    public function test_a_question_of_several_values_is_in_several_groups(): void
+    {
+        $of = fn (int $position, string|array $skill, string $letter): QuestionResult => new QuestionResult(
+            position: $position,
+            labels: ['tag:skill' => $skill],
+            credit: $this->credit($letter),
+            scheme: new MarkScheme(),
+        );
+        $groups = Breakdown::by(
+            [$of(0, ['recall', 'apply'], 'r'), $of(1, ['apply'], 'm'), $of(2, 'recall', 'm'), $of(3, [], 'r')],
+            'tag:skill',
+            0.65,
+        );
+
+        self::assertSame([0, 2], $groups['recall']->positions);
+        self::assertSame([0, 1], $groups['apply']->positions);
+        self::assertCount(2, $groups);
+    }
+
+    public function test_what_was_clicked_through_is_not_judged(): void
+    {
+        $cut = BigRational::of('0.65');
+        // Of 60 s that the cohort takes, a tenth is too fast to have read.
+        $opening = fn (int $fast): string => Headline::of(
+            [
+                ...$this->answers(str_repeat('m', $fast), ms: 2_000),
+                ...$this->answers(str_repeat('r', 20 - $fast), from: $fast),
+            ],
+            $cut,
+        )->opening;
+
+        self::assertSame(
+            '6 of 20 answers came faster than the questions can be read, so this says little of what you know.',
+            $opening(6),
+        );
+        self::assertSame('75 %, above the cut.', $opening(5));
+    }
+
+    public function test_a_negative_total_has_a_real_minus(): void
+    {
+        $answers = array_map(
+            fn (int $i): QuestionResult => new QuestionResult(
+                position: $i,
+                labels: [],
+                credit: Credit::nothing(),
+                scheme: new MarkScheme('1', '1/4'),
+                ms: 30_000,
+            ),
+            range(0, 11),
+        );
+
+        self::assertStringStartsWith("\u{2212}25 %. This is early", Headline::of($answers, BigRational::of('0.65'))->opening);
+    }
+
     public function test_ten_questions_are_no_short_test(): void
     {
         $cut = BigRational::of('1/2');

@@ -9,6 +9,7 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Uplandia\Core\Assembly\Blueprint;
 use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
 use Uplandia\Core\Sitting\Fold;
@@ -20,6 +21,7 @@ use Uplandia\Core\Sitting\PacePlan;
 use Uplandia\Core\Sitting\Section;
 use Uplandia\Core\Sitting\State;
 use Uplandia\Core\Sitting\Status;
+use Uplandia\Core\Sitting\Sureness;
 use Uplandia\Core\Sitting\Terms;
 
 final class FoldTest extends TestCase
@@ -296,6 +298,68 @@ final class FoldTest extends TestCase
         );
     }
 
+    public function test_the_first_try_counts_and_later_ones_are_kept(): void
+    {
+        $events = [
+            $this->answer(0, 'b', 4),
+            $this->answer(0, 'a', 5),
+            $this->event(EventKind::Struck, 6, 0, ['c']),
+            $this->event(EventKind::Sureness, 7, 0, 'sure'),
+            $this->event(EventKind::Tried, 8, 0),
+            $this->event(EventKind::Tried, 9, 0),
+            $sureness = $this->event(EventKind::Sureness, 10, 0, 'guess'),
+            $this->event(EventKind::Struck, 11, 0, ['a', 'c']),
+            $this->answer(0, 'c', 12),
+            $this->event(EventKind::Tried, 13, 0),
+            $this->answer(0, 'd', 14),
+        ];
+
+        $state = $this->fold($this->terms(mode: Mode::Tutor), $events, 20);
+        $question = $state->questions[0];
+        self::assertSame([['choice' => 'a'], ['choice' => 'd']], [$question->response, $question->latest]);
+        self::assertSame([['choice' => 'a'], ['choice' => 'c']], $question->tries);
+        self::assertSame([['choice' => 'b'], 1], [$question->firstResponse, $question->changes]);
+        self::assertSame([['c'], ['a', 'c']], [$question->struck, $question->ruledOut]);
+        self::assertSame(Sureness::Sure, $question->sureness);
+        self::assertFalse($question->locked);
+        self::assertSame(
+            [$sureness->id => 'The first try counts, and how sure one was of it.'],
+            $state->refused,
+        );
+    }
+
+    public function test_a_try_is_of_an_answer_in_tutor_mode_before_the_key_is_shown(): void
+    {
+        $tried = $this->event(EventKind::Tried, 9, 0);
+        $fold = fn (Mode $mode, Event ...$events): State => $this->fold($this->terms(mode: $mode), $events, 20);
+
+        $state = $fold(Mode::Tutor, $tried);
+        self::assertSame([$tried->id => 'There is no answer to try yet.'], $state->refused);
+        foreach ([Mode::Timed, Mode::Untimed] as $mode) {
+            $state = $fold($mode, $this->answer(0, 'a', 5), $tried, $this->answer(0, 'b', 12));
+            self::assertSame(['Only a tutor tells before the end.'], array_values($state->refused));
+            self::assertSame([['choice' => 'b'], []], [$state->questions[0]->response, $state->questions[0]->tries]);
+        }
+        $state = $fold(Mode::Tutor, $this->answer(0, 'a', 5), $this->event(EventKind::Checked, 8, 0), $tried);
+        self::assertSame(['The answer had been shown.'], array_values($state->refused));
+    }
+
+    public function test_tries_come_to_an_end(): void
+    {
+        $events = [];
+        for ($second = 1; $second <= 24; $second += 2) {
+            $events[] = $this->answer(0, "c{$second}", $second);
+            $events[] = $this->event(EventKind::Tried, $second + 1, 0);
+        }
+        $state = $this->fold($this->terms(mode: Mode::Tutor), $events, 40);
+
+        self::assertCount(10, $state->questions[0]->tries);
+        self::assertSame(
+            array_fill(0, 2, 'That is enough tries; the reasons tell more.'),
+            array_values($state->refused),
+        );
+    }
+
     public function test_there_is_no_going_back_in_a_series(): void
     {
         $terms = $this->terms(items: [new Item(), new Item(0, 's'), new Item(0, 's'), new Item()]);
@@ -473,7 +537,7 @@ final class FoldTest extends TestCase
         foreach (['', 'x', 'i:5;', 'a:0:{}', serialize([1, 2, 3, 4]), substr($snapshot, 0, -3)] as $bad) {
             self::assertNull(Folding::resume($terms, $bad));
         }
-        self::assertNull(Folding::resume($terms, str_replace('a:4:{i:0;i:2;', 'a:4:{i:0;i:1;', $snapshot)));
+        self::assertNull(Folding::resume($terms, str_replace('a:4:{i:0;i:3;', 'a:4:{i:0;i:2;', $snapshot)));
     }
 
     public function test_a_snapshot_does_not_grow_with_changes_of_mind(): void
@@ -525,10 +589,34 @@ final class FoldTest extends TestCase
 
     public function test_a_closed_lid_pauses_and_a_dead_connection_does_not(): void
     {
-        self::assertNull(LostContact::pausedFrom(0, null, 60_000));
-        self::assertSame(0, LostContact::pausedFrom(0, null, 60_001));
-        self::assertSame(0, LostContact::pausedFrom(0, 400_000, 500_000));
-        self::assertNull(LostContact::pausedFrom(0, 10_000, 500_000));
+        self::assertNull(LostContact::pausedFrom(0, Awake::unknown(), 60_000));
+        self::assertSame(0, LostContact::pausedFrom(0, Awake::unknown(), 60_001));
+        self::assertSame(0, LostContact::pausedFrom(0, Awake::since(400_000), 500_000));
+        self::assertNull(LostContact::pausedFrom(0, Awake::since(10_000), 500_000));
+    }
+
+    public function test_a_device_that_was_taken_along_pauses_where_nobody_was_there(): void
+    {
+        $gaps = fn (?int $since, array ...$spells): array => LostContact::gaps(
+            100_000,
+            Awake::since($since, array_values($spells)),
+            1_000_000,
+        );
+
+        self::assertSame([[100_000, null]], $gaps(null));
+        self::assertSame([], $gaps(0));
+        self::assertSame([], $gaps(160_000));
+        self::assertSame([[100_000, 160_001]], $gaps(160_001));
+        // In any order, meeting or not; what is short counts, and what is to come is not known yet.
+        self::assertSame(
+            [[200_000, 400_000], [500_000, 900_000]],
+            $gaps(900_000, [400_000, 450_000], [90_000, 200_000], [430_000, 500_000], [120_000, 130_000]),
+        );
+        self::assertSame([[100_000, 300_000], [350_000, null]], $gaps(null, [300_000, 350_000], [80_000, 90_000]));
+        self::assertSame([[100_000, 300_000]], $gaps(null, [300_000, 5_000_000]));
+        self::assertSame([[100_000, null]], $gaps(null, [2_000_000, 3_000_000]));
+        self::assertSame([], $gaps(null, [90_000, 940_000]));
+        self::assertSame([[939_999, null]], $gaps(null, [90_000, 939_999]));
     }
 
     public function test_nothing_is_taken_while_paused(): void
@@ -635,7 +723,7 @@ final class FoldTest extends TestCase
             60,
         );
         self::assertSame([1, 0], [$old(15_000)->answered(), $old(15_001)->answered()]);
-        self::assertSame(['old' => 'There is no going back in a series.'], $old(15_001)->refused);
+        self::assertSame(['old' => 'There is no going back.'], $old(15_001)->refused);
     }
 
     public function test_answering_a_question_counts_as_having_seen_it(): void
@@ -1072,8 +1160,13 @@ final class FoldTest extends TestCase
     }
 
     /** @param  array<mixed>|int|null  $value */
-    private function event(EventKind $kind, int $second, ?int $position = null, array|int|null $value = null): Event
-    {
+    /** @param  array<mixed>|int|string|null  $value */
+    private function event(
+        EventKind $kind,
+        int $second,
+        ?int $position = null,
+        array|int|string|null $value = null,
+    ): Event {
         $this->seq++;
 
         return new Event(

@@ -52,6 +52,21 @@ final class HandbookTest extends TestCase
         $this->getJson("/api/exams/small-hills/handbook/{$reference['code']}")->assertOk();
     }
 
+    public function test_the_whole_handbook_is_its_sections_in_order(): void
+    {
+        $links = $this->getJson('/api/exams/small-hills/handbook')->json('sections');
+        $whole = $this->getJson('/api/exams/small-hills/handbook-pages')->assertOk();
+
+        self::assertSame(array_column($links, 'code'), array_column($whole->json('sections'), 'code'));
+        foreach ($whole->json('sections') as $section) {
+            self::assertSame(
+                $this->getJson("/api/exams/small-hills/handbook/{$section['code']}")->json(),
+                $section,
+            );
+        }
+        $this->getJson('/api/exams/nowhere/handbook-pages')->assertNotFound();
+    }
+
     public function test_a_section_that_left_the_files_leaves_the_handbook(): void
     {
         $folder = sys_get_temp_dir().'/uplandia-handbook-'.getmypid();

@@ -6,6 +6,7 @@ namespace Tests\Feature\Result;
 
 use App\Question\QuestionVersion;
 use App\Workshop\BankLoader;
+use Brick\Math\BigRational;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use LogicException;
@@ -94,11 +95,61 @@ final class ResultTest extends TestCase
             ->assertJsonPath('tally.notReached', 2)
             ->assertJsonPath('tally.meanMs', 20_000)
             ->assertJsonPath('counts', false)
+            ->assertJsonPath('same', true)
             ->assertJsonPath('cut', '65');
         self::assertSame(
             6,
-            array_sum(array_map(fn (array $topic): int => $topic['tally']['questions'], $result->json('topics'))),
+            array_sum(array_column(array_column($result->json('breakdowns.0.groups'), 'tally'), 'questions')),
         );
+    }
+
+    public function test_a_breakdown_adds_up_by_whatever_its_questions_have_in_common(): void
+    {
+        $this->exam();
+        DB::table('question_versions')->where('tags', 'like', '%recall%')->orderBy('id')->limit(5)->get()->each(
+            fn (object $version) => DB::table('question_versions')->where('id', $version->id)->update(
+                ['tags' => '{"skill": ["recall", "apply"], "year": "2024"}', 'difficulty' => 'hard'],
+            ),
+        );
+        $sitting = $this->build(['count' => 12, 'penalty' => '1/4']);
+        $opened = $this->open($sitting);
+        foreach (range(0, 11) as $position) {
+            $this->send($sitting, [
+                $this->answer($position, $this->option($opened, $position, $position % 3 > 0), 11 + $position),
+            ])->assertJsonPath('refused', []);
+        }
+        $this->handIn($sitting)->assertOk();
+        $breakdowns = $this->getJson("/api/sittings/{$sitting}/result")->assertOk()->json('breakdowns');
+        // A second path: the rows themselves.
+        $rows = DB::table('outcomes')
+            ->join('question_versions', 'question_versions.id', '=', 'outcomes.version_id')
+            ->where('sitting_id', $sitting)
+            ->orderBy('outcomes.position')
+            ->get(['outcomes.position', 'outcomes.marks', 'difficulty', 'tags']);
+        $expected = fn (callable $has): array => [
+            $rows->filter($has)->pluck('position')->all(),
+            (float) $rows->filter($has)->sum(fn (object $row): float => BigRational::of($row->marks)->toFloat()),
+            -(float) $rows->filter($has)->sum(
+                fn (object $row): float => min(0.0, BigRational::of($row->marks)->toFloat()),
+            ),
+        ];
+        $told = fn (array $group): array => [
+            $group['questions'], (float) $group['tally']['marks'], (float) $group['penalties'],
+        ];
+
+        self::assertSame(['topic', 'difficulty', 'tag:skill'], array_column($breakdowns, 'by'));
+        [, $difficulty, $skill] = $breakdowns;
+        self::assertSame(['easy', 'hard'], array_column($difficulty['groups'], 'code'));
+        foreach ($difficulty['groups'] as $group) {
+            self::assertSame($expected(fn (object $row): bool => $row->difficulty === $group['code']), $told($group));
+        }
+        self::assertSame(['apply', 'recall'], array_column($skill['groups'], 'code'));
+        foreach ($skill['groups'] as $group) {
+            $has = fn (object $row): bool => str_contains($row->tags, $group['code']);
+            self::assertSame($expected($has), $told($group));
+        }
+        self::assertSame(12, count($skill['groups'][1]['questions']));
+        self::assertSame(5, count($skill['groups'][0]['questions']));
     }
 
     public function test_a_review_lists_every_question_and_explains_each(): void

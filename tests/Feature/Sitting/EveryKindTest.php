@@ -205,7 +205,7 @@ final class EveryKindTest extends TestCase
             ],
         ])->assertOk();
 
-        self::assertSame('There is no going back in a series.', $state->json('refused.late'));
+        self::assertSame('There is no going back.', $state->json('refused.late'));
         $state
             ->assertJsonPath('questions.0.response.choice', $this->parts('s-1')[0])
             ->assertJsonPath('questions.0.locked', true);
@@ -395,9 +395,9 @@ final class EveryKindTest extends TestCase
         $this->getJson("/api/sittings/{$sitting}/result")
             ->assertOk()
             ->assertJsonPath('scaled', ['score' => 0, 'low' => 0, 'cut' => 50, 'high' => 100, 'passes' => false])
-            ->assertJsonPath('sections.0.name', 'All of it')
-            ->assertJsonPath('sections.0.tally.marks', '-1')
-            ->assertJsonPath('sections.0.tally.notReached', 1);
+            ->assertJsonPath('breakdowns.1.groups.0.name', 'All of it')
+            ->assertJsonPath('breakdowns.1.groups.0.tally.marks', '-1')
+            ->assertJsonPath('breakdowns.1.groups.0.tally.notReached', 1);
         $this->getJson('/api/exams/kinds/ready')->assertJsonPath('papers.0.met', 1);
 
         // Another candidate sits the same test.

@@ -6,6 +6,7 @@ namespace Tests\Feature\Sitting;
 
 use App\Sitting\Sitting;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Feature\TestCase;
@@ -28,6 +29,7 @@ final class SittingTest extends TestCase
             $this->send($sitting, [
                 ['id' => 'c', 'seq' => 50, 'kind' => 'checked', 'position' => 0],
                 $this->answer(1, 'a', 51),
+                ['id' => 't', 'seq' => 52, 'kind' => 'tried', 'position' => 1],
             ]),
             $this->getJson("/api/sittings/{$sitting}/questions/0"),
             $this->getJson("/api/sittings/{$sitting}/result"),
@@ -83,6 +85,36 @@ final class SittingTest extends TestCase
         $this->send($sitting, [$this->answer(0, $this->option($opened, 0, false), 12)])
             ->assertJsonPath('questions.0.response.choice', $right)
             ->assertJsonCount(1, 'refused');
+    }
+
+    public function test_a_try_is_told_without_the_key_and_the_first_one_counts(): void
+    {
+        $sitting = $this->build(['mode' => 'tutor']);
+        $opened = $this->open($sitting);
+        [$right, $wrong] = [$this->option($opened, 0, true), $this->option($opened, 0, false)];
+        $try = fn (int $seq): array => ['id' => "t{$seq}", 'seq' => $seq, 'kind' => 'tried', 'position' => 0];
+
+        $told = $this->send($sitting, [$this->answer(0, $wrong, 10), $try(11)])->assertOk();
+        $told->assertJsonPath('questions.0.tries', [['response' => ['choice' => $wrong], 'outcome' => 'missed']])
+            ->assertJsonPath('questions.0.outcome', null)
+            ->assertJsonPath('questions.0.locked', false);
+        self::assertStringNotContainsString('SECRET', (string) $told->getContent());
+        $this->getJson("/api/sittings/{$sitting}/questions/0")->assertStatus(409);
+
+        $this->send($sitting, [$this->answer(0, $right, 12), $try(13)])
+            ->assertJsonPath('questions.0.tries.1.outcome', 'right')
+            ->assertJsonPath('questions.0.response.choice', $right);
+        $this->send($sitting, [['id' => 'c', 'seq' => 14, 'kind' => 'checked', 'position' => 0]])
+            ->assertJsonPath('questions.0.outcome', 'missed');
+        $this->getJson("/api/sittings/{$sitting}/questions/0")
+            ->assertJsonPath('outcome', 'missed')
+            ->assertJsonPath('response.choice', $wrong)
+            ->assertJsonPath('tries.0.outcome', 'missed')
+            ->assertJsonPath('tries.1.response.choice', $right);
+        self::assertSame('missed', $this->open($sitting)['state']['questions'][0]['tries'][0]['outcome']);
+        $this->handIn($sitting)->assertOk();
+        $this->assertDatabaseHas('outcomes', ['sitting_id' => $sitting, 'position' => 0, 'outcome' => 'missed']);
+        self::assertSame(0, Artisan::call('recount'), Artisan::output());
     }
 
     public function test_a_sitting_goes_on_where_it_was_tomorrow(): void

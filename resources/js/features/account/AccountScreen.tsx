@@ -3,24 +3,40 @@ import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask } from '../../api/client';
 import { queries, session } from '../../api/queries';
+import { rememberWho } from '../../api/who';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Choice, Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
+import { isOff, turn } from '../../worker/worker';
+import { OnThisDevice } from '../sitting/packs/OnThisDevice';
+import { leaveNothing } from '../sitting/packs/tidy';
 import { ShortcutSettings } from '../sitting/ShortcutSettings';
 import { FormOf, NewPasswordField, PasswordField, Send } from './fields';
 import { useForm } from './useForm';
+import { Tick } from '../../ui/Tick';
 
 export function Component() {
   useTitle('Account');
   const { data } = useQuery(session);
   const navigate = useNavigate();
+  // Nobody else on this device is to read what was theirs.
+  const forget = () => {
+    rememberWho(null);
+    void leaveNothing();
+  };
   const leave = () => {
+    forget();
     queries.clear();
     void navigate('/sign-in');
   };
-  const signingOut = useMutation({ mutationFn: () => ask(api.DELETE('/api/session')), onSuccess: leave });
+  const signingOut = useMutation({
+    mutationFn: () => ask(api.DELETE('/api/session')),
+    onSuccess: leave,
+    onError: forget,
+    networkMode: 'always',
+  });
   const user = data?.user;
   if (!user) return null;
   return (
@@ -31,6 +47,12 @@ export function Component() {
           Sign out
         </Button>
       </div>
+      {signingOut.isError && (
+        <Notice tone="bad">
+          You are still signed in, for the server must be reached to sign out. What was taken along on this device has
+          been cleared away; sign out again once there is a connection.
+        </Notice>
+      )}
       <div className="grid items-start gap-8 md:grid-cols-2">
         <div className="grid gap-8">
           <AboutMe name={user.name} email={user.email} extraTime={user.extraTime} />
@@ -41,6 +63,7 @@ export function Component() {
         </div>
         <div className="grid gap-8">
           <Password />
+          <ThisDevice owner={user.email} />
           <Leaving onGone={leave} />
         </div>
       </div>
@@ -54,6 +77,30 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
       <h2 className="text-lg font-bold">{title}</h2>
       {children}
     </section>
+  );
+}
+
+/** What of the app is kept here, to start without a network. */
+function ThisDevice({ owner }: { owner: string }) {
+  const [on, setOn] = useState(() => !isOff());
+  const turning = useMutation({
+    mutationFn: (next: boolean) => turn(next),
+    networkMode: 'always',
+    onMutate: setOn,
+    onError: (_, next) => setOn(!next),
+  });
+  return (
+    <Part title="Without a connection">
+      <Tick on={on} disabled={turning.isPending} onChange={(on) => turning.mutate(on)}>
+        This device keeps the app, so that it starts without a connection
+      </Tick>
+      {turning.isError && (
+        <p role="alert" className="text-error">
+          This could not be changed. Try again when there is a connection.
+        </p>
+      )}
+      <OnThisDevice owner={owner} alone />
+    </Part>
   );
 }
 

@@ -13,6 +13,7 @@ import { count, duration } from '../../ui/words';
 import { PrintedQuestion } from './PrintedQuestion';
 import { PrintedKey } from './PrintedKey';
 import { AnswerSheet } from './AnswerSheet';
+import { Tick } from '../../ui/Tick';
 
 const PARTS = ['booklet', 'sheet', 'key'] as const;
 type Part = (typeof PARTS)[number];
@@ -40,16 +41,14 @@ export function Component() {
             All tests
           </Link>
           {PARTS.map((part) => (
-            <label key={part} className="flex min-h-11 cursor-pointer items-center gap-2">
-              <input
-                type="checkbox"
-                className="checkbox checkbox-sm checkbox-primary"
-                checked={parts.includes(part)}
-                disabled={part === 'key' && !keyed}
-                onChange={() => choose(PARTS.filter((one) => parts.includes(one) !== (one === part)))}
-              />
+            <Tick
+              key={part}
+              on={parts.includes(part)}
+              disabled={part === 'key' && !keyed}
+              onChange={() => choose(PARTS.filter((one) => parts.includes(one) !== (one === part)))}
+            >
               {NAMES[part]}
-            </label>
+            </Tick>
           ))}
           <span className="flex-1" />
           <Button weight="main" disabled={parts.length === 0} onClick={() => window.print()}>

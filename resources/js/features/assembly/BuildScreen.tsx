@@ -13,12 +13,14 @@ import { count, MODES as MODE_NAMES } from '../../ui/words';
 import { useExam } from '../today/useExam';
 import { Narrow } from './Narrow';
 import { Picks } from './Picks';
-import { KINDS, MODES, PENALTIES, POOLS, toggled, type Choices, type Mode, type Pool, type Spread } from './recipe';
+import { KINDS } from '../question/kindNames';
+import { MODES, PENALTIES, POOLS, toggled, type Choices, type Mode, type Pool, type Spread } from './recipe';
 import { Recipes } from './Recipes';
 import { Sentence } from './Sentence';
 import { Shortfall } from './Shortfall';
 import { TopicTree } from './TopicTree';
 import { useBuild, type Building } from './useBuild';
+import { Tick } from '../../ui/Tick';
 
 const ABOUT_MODES: Record<Mode, string> = {
   tutor: 'why, after each',
@@ -157,20 +159,6 @@ function Pick(props: { on: boolean; off?: boolean; onUse: () => void; children: 
       {props.on && <span aria-hidden="true">✓</span>}
       {props.children}
     </button>
-  );
-}
-
-function Tick(props: { on: boolean; onChange: (on: boolean) => void; children: ReactNode }) {
-  return (
-    <label className="flex min-h-11 cursor-pointer items-center gap-2 pointer-fine:min-h-9">
-      <input
-        type="checkbox"
-        className="checkbox checkbox-sm checkbox-primary"
-        checked={props.on}
-        onChange={(event) => props.onChange(event.target.checked)}
-      />
-      {props.children}
-    </label>
   );
 }
 

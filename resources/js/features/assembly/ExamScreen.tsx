@@ -10,7 +10,7 @@ import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { count } from '../../ui/words';
 import { useExam } from '../today/useExam';
-import { KINDS } from './recipe';
+import { KINDS } from '../question/kindNames';
 
 const UNITS: Record<string, string> = { case: 'case', passage: 'passage set', series: 'series' };
 

@@ -10,7 +10,8 @@ import { OUTCOMES } from '../../ui/Outcome';
 import { Table } from '../../ui/Table';
 import { count } from '../../ui/words';
 import { Answering } from '../question/kinds/Answering';
-import { KINDS, recipeOf, toggled } from './recipe';
+import { KINDS } from '../question/kindNames';
+import { recipeOf, toggled } from './recipe';
 import type { Building } from './useBuild';
 
 type Order = NonNullable<View<'PickRequest'>['order']>;

@@ -2,16 +2,17 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api, ask, type View } from '../../api/client';
-import { ready } from '../../api/queries';
+import { adaptive, ready } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
-import { count, MODES, percent } from '../../ui/words';
+import { MODES, count, wholePercent } from '../../ui/words';
+import { Tick } from '../../ui/Tick';
 import { useExam } from '../today/useExam';
-import { useBegin } from '../sitting/useBegin';
+import { useBegin } from '../../api/useBegin';
 
 /** What needs no building: rehearsals, papers, series of tests, and what somebody has shared. */
 export function Component() {
@@ -42,6 +43,7 @@ function Ready({ page }: { page: View<'Ready'> }) {
       ) : (
         <Rehearsal page={page} />
       )}
+      <Adaptive exam={exam} extraTime={page.extraTime} />
       <div className="grid items-start gap-8 lg:grid-cols-2">
         <section aria-labelledby="papers" className="grid gap-2">
           <h2 id="papers" className="text-lg font-bold">
@@ -106,6 +108,77 @@ function Rehearsal({ page }: { page: View<'Ready'> }) {
             </Button>
           ))}
         </div>
+      )}
+    </section>
+  );
+}
+
+/** A test whose next question goes by the last answer. */
+function Adaptive({ exam, extraTime }: { exam: string; extraTime: string }) {
+  const offer = useQuery(adaptive(exam));
+  const [chosen, setChosen] = useState(2);
+  const [timed, setTimed] = useState(false);
+  const begin = useBegin();
+  const { reach = 0, least = 0, choices = [] } = offer.data ?? {};
+  const { most, minutes } = choices[chosen] ?? { most: 0, minutes: 0 };
+  return (
+    <section aria-labelledby="adaptive" className="grid gap-2 rounded-box border border-base-content/30 p-4">
+      <h2 id="adaptive" className="text-lg font-bold">
+        A test that adapts
+      </h2>
+      <p className="max-w-[75ch]">
+        Each question goes by your answers so far, so fewer are needed to tell where you stand. It ends by itself, and
+        says what share of the whole bank you would get right, with its range.
+      </p>
+      {offer.isPending && <Loading what="Looking how far the bank goes" />}
+      {offer.isError && <Failure error={offer.error} retry={() => void offer.refetch()} />}
+      {offer.data && reach === 0 && <p>The bank of this exam has no question yet that it could ask.</p>}
+      {offer.data && reach > 0 && (
+        <>
+          {reach < least ? (
+            <p className="border-l-4 border-warning pl-3">
+              The bank has {count(reach, 'question')} for it, and before {least} nothing can be settled: you would get a
+              range, and no word on the cut.
+            </p>
+          ) : (
+            reach < most && (
+              <p className="border-l-4 border-warning pl-3">
+                The bank has {count(reach, 'question')} for it, so it goes no further than that.
+              </p>
+            )
+          )}
+          <form
+            className="flex flex-wrap items-center gap-x-5 gap-y-2"
+            onSubmit={(event) => {
+              event.preventDefault();
+              begin.go(() =>
+                ask(api.POST('/api/exams/{exam}/adaptive', { params: { path: { exam } }, body: { most, timed } })),
+              );
+            }}
+          >
+            <label className="flex items-center gap-2">
+              At most
+              <select
+                value={chosen}
+                onChange={(event) => setChosen(Number(event.target.value))}
+                className="select w-auto border-base-content/50 text-base pointer-fine:h-9"
+              >
+                {choices.map(({ most }, i) => (
+                  <option key={most} value={i}>
+                    {most} questions
+                  </option>
+                ))}
+              </select>
+            </label>
+            <Tick on={timed} onChange={(on) => setTimed(on)}>
+              with a clock: {minutes} min{extraTime !== '1' && ` × ${extraTime}`}
+            </Tick>
+            <Button type="submit" busy={begin.isPending} aria-label="Begin a test that adapts">
+              Begin
+            </Button>
+          </form>
+          {begin.isError && <Failure error={begin.error} />}
+        </>
       )}
     </section>
   );
@@ -234,7 +307,7 @@ function Series({ exam, series }: { exam: string; series: View<'SeriesOfTests'> 
               {test.used}
               {test.attempts !== null && ` of ${test.attempts}`}
             </td>
-            <td className="whitespace-nowrap">{test.best === null ? '–' : percent(Number(test.best) / 100)}</td>
+            <td className="whitespace-nowrap">{wholePercent(test.best)}</td>
             <td className="text-right">
               <Attempt
                 test={test}

@@ -12,10 +12,11 @@ import { Notice } from '../../ui/Notice';
 import { Table } from '../../ui/Table';
 import { useInAddress } from '../../ui/useInAddress';
 import { useTitle } from '../../ui/useTitle';
-import { dayTime, MODES, percent } from '../../ui/words';
+import { MODES, dayTime, wholePercent } from '../../ui/words';
 import { useExam } from '../today/useExam';
 import { Named } from './Recipes';
-import { useBegin } from '../sitting/useBegin';
+import { Tick } from '../../ui/Tick';
+import { useBegin } from '../../api/useBegin';
 
 type Line = View<'TestLine'>;
 type Wanted = View<'TestsWanted'>;
@@ -252,9 +253,7 @@ function Row({ line }: { line: Line }) {
           {line.onPaper && ', on paper'}
         </td>
         <td className="whitespace-nowrap max-sm:hidden">{STATES[line.state]}</td>
-        <td className="text-right whitespace-nowrap tabular-nums">
-          {line.share === null ? '–' : percent(Number(line.share) / 100)}
-        </td>
+        <td className="text-right whitespace-nowrap tabular-nums">{wholePercent(line.share)}</td>
         <td className="text-right whitespace-nowrap tabular-nums max-sm:hidden">
           {line.answered} of {line.questions}
         </td>
@@ -343,18 +342,14 @@ function Actions({ line, onDone }: { line: Line; onDone: () => void }) {
         </p>
       )}
       {line.agrees !== null && (
-        <label className="flex min-h-11 cursor-pointer items-center gap-2">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm checkbox-primary"
-            checked={line.agrees}
-            onChange={(event) => {
-              const agrees = event.target.checked;
-              doing.mutate(() => ask(api.PUT('/api/sittings/{sitting}/comparison', { ...path, body: { agrees } })));
-            }}
-          />
+        <Tick
+          on={line.agrees}
+          onChange={(agrees) =>
+            doing.mutate(() => ask(api.PUT('/api/sittings/{sitting}/comparison', { ...path, body: { agrees } })))
+          }
+        >
           My result may be compared with those of the others who sat it
-        </label>
+        </Tick>
       )}
     </div>
   );

@@ -49,19 +49,6 @@ export const POOLS: readonly { pool: Pool; label: string }[] = [
   { pool: 'in_gap_book', label: 'in my gap book' },
   { pool: 'due', label: 'due to revisit' },
 ];
-export const KINDS = {
-  single: 'single answer',
-  several: 'several answers',
-  true_false_grid: 'true or false',
-  ordering: 'put in order',
-  matching: 'matching',
-  grouping: 'sort into groups',
-  dropdown_gaps: 'gaps to choose',
-  typed_gaps: 'gaps to type',
-  number: 'number',
-  picture: 'point on a picture',
-  written: 'written',
-} as const;
 export const MODES: readonly Mode[] = ['tutor', 'timed', 'untimed'];
 export const PENALTIES = ['0', '1/4', '1/3', '1/2', '1', 'exam'] as const;
 const SPREADS: readonly Spread[] = ['blueprint', 'available', 'even', 'by_hand'];

@@ -2,15 +2,18 @@ import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useEffect, useRef } from 'react';
 import { Link, useParams } from 'react-router';
-import type { View } from '../../api/client';
+import { Unreachable, type View } from '../../api/client';
 import { handbook, section as sectionQuery } from '../../api/queries';
-import { ButtonLink } from '../../ui/Button';
+import { Button, ButtonLink } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { Markdown } from '../../ui/Markdown';
 import { useTitle } from '../../ui/useTitle';
+import { bytes, dayTime } from '../../ui/words';
+import type { KeptHandbook } from '../sitting/packs/handbooks';
 import { useExam } from '../today/useExam';
+import { useKeptHandbooks } from './useKeptHandbooks';
 
 type SectionLink = View<'SectionLink'>;
 
@@ -18,14 +21,27 @@ export function Component() {
   useTitle('Handbook');
   const asked = useParams();
   const chosen = useExam();
-  const exam = asked.exam ?? chosen.exam;
+  const { all: here } = useKeptHandbooks();
+  const exam = asked.exam ?? chosen.exam ?? here?.[0]?.exam;
   const contents = useQuery({ ...handbook(exam ?? ''), enabled: exam !== undefined });
+  const kept = here?.find((one) => one.exam === exam);
+  const away = contents.error instanceof Unreachable || chosen.error instanceof Unreachable;
+  if (away && kept && exam)
+    return <Handbook exam={exam} name={kept.examName} sections={kept.sections} open={asked.section} kept={kept} away />;
   if (chosen.error) return <Failure error={chosen.error} retry={chosen.retry} />;
   if (!exam) return chosen.isPending ? <Loading /> : <Empty title="No exam has been set up here yet." />;
   if (contents.isPending) return <Loading what="Opening the handbook" />;
   if (contents.isError) return <Failure error={contents.error} retry={() => void contents.refetch()} />;
   if (contents.data.sections.length === 0) return <Empty title="This exam has no handbook yet." />;
-  return <Handbook exam={exam} name={contents.data.examName} sections={contents.data.sections} open={asked.section} />;
+  return (
+    <Handbook
+      exam={exam}
+      name={contents.data.examName}
+      sections={contents.data.sections}
+      open={asked.section}
+      kept={kept}
+    />
+  );
 }
 
 function Handbook({
@@ -33,17 +49,26 @@ function Handbook({
   name,
   sections,
   open,
+  kept,
+  away = false,
 }: {
   exam: string;
   name: string;
   sections: SectionLink[];
   open: string | undefined;
+  /** As it was taken along on this device. */
+  kept: KeptHandbook | undefined;
+  away?: boolean;
 }) {
+  const code = open ?? sections[0]?.code ?? '';
   return (
     <div className="grid gap-6">
-      <div>
-        <p className="text-base-content/75">Handbook</p>
-        <h1 className="text-2xl font-bold">{name}</h1>
+      <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+        <div>
+          <p className="text-base-content/75">Handbook</p>
+          <h1 className="text-2xl font-bold">{name}</h1>
+        </div>
+        <Along exam={exam} kept={kept} away={away} />
       </div>
       <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-[17rem_1fr]">
         <nav
@@ -53,9 +78,40 @@ function Handbook({
           <Contents exam={exam} sections={sections} open={open} />
         </nav>
         <div className={clsx(!open && 'max-lg:hidden')}>
-          <Section exam={exam} code={open ?? sections[0]?.code ?? ''} moved={open !== undefined} />
+          <Section exam={exam} code={code} moved={open !== undefined} kept={kept} />
         </div>
       </div>
+    </div>
+  );
+}
+
+/** Whether it is on this device, and what puts it there. */
+function Along({ exam, kept, away }: { exam: string; kept: KeptHandbook | undefined; away: boolean }) {
+  const { taking, clearing } = useKeptHandbooks();
+  const failed = taking.error ?? clearing.error;
+  return (
+    <div className="flex flex-wrap items-center gap-3 text-sm">
+      {failed && (
+        <p role="alert" className="text-error">
+          {failed instanceof Unreachable ? 'For this the server must be reached.' : failed.message}
+        </p>
+      )}
+      {kept && (
+        <p role="status" className="text-base-content/75">
+          On this device: as of {dayTime(kept.takenAt)}, {bytes(kept.bytes)}
+          {away && '. There is no connection.'}
+        </p>
+      )}
+      {!away && (
+        <Button small busy={taking.isPending} onClick={() => taking.mutate(exam)}>
+          {kept ? 'Fetch it anew' : 'Take it along'}
+        </Button>
+      )}
+      {kept && (
+        <Button small weight="quiet" busy={clearing.isPending} onClick={() => clearing.mutate(exam)}>
+          Clear it away
+        </Button>
+      )}
     </div>
   );
 }
@@ -91,16 +147,27 @@ function Contents({ exam, sections, open }: { exam: string; sections: SectionLin
   );
 }
 
-function Section({ exam, code, moved }: { exam: string; code: string; moved: boolean }) {
+function Section({
+  exam,
+  code,
+  moved,
+  kept,
+}: {
+  exam: string;
+  code: string;
+  moved: boolean;
+  kept: KeptHandbook | undefined;
+}) {
   const page = useQuery(sectionQuery(exam, code));
   const heading = useRef<HTMLHeadingElement>(null);
-  const { data } = page;
+  const away = page.error instanceof Unreachable;
+  const data = page.data ?? (away ? kept?.sections.find((one) => one.code === code) : undefined);
   useEffect(() => {
     if (moved && data) heading.current?.focus();
   }, [moved, data]);
   if (page.isPending) return <Loading what="Turning the page" />;
-  if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
-  const { chapter, title, body, before, after } = page.data;
+  if (!data) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  const { chapter, title, body, before, after } = data;
   return (
     <article className="grid gap-5">
       <div>

@@ -3,7 +3,7 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import { meets, placed, tight, withOne, without, type Highlight, type HighlightKind, type Place } from './highlights';
 import { rangeIn, selectedIn, textIn, unpainted } from './textPlaces';
-import { useKept } from './useKept';
+import { useHighlighting, useKept } from './useKept';
 
 interface Chosen {
   place: Place;
@@ -27,12 +27,13 @@ export function Highlightable({
 }) {
   const around = useRef<HTMLDivElement>(null);
   const bar = useRef<HTMLDivElement>(null);
-  const { highlights, highlighting } = useKept(sitting, position);
+  const { highlights } = useKept(sitting, position);
+  const highlighting = useHighlighting(sitting, position);
   const [chosen, setChosen] = useState<Chosen | null>(null);
 
   useEffect(() => {
     const root = around.current;
-    if (!root) return;
+    if (!root || highlights.length === 0) return;
     let wipe = paint(root, highlights);
     // Formulas come a moment later, other tabs of a case when they are opened.
     const watch = new MutationObserver(() => {

@@ -3,12 +3,13 @@ import { useId, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { withOne } from './highlights';
 import { textIn } from './textPlaces';
-import { useKept } from './useKept';
+import { useHighlighting, useKept } from './useKept';
 
 /** The words marked in a question, and a way to mark some from the keyboard. */
 export function Highlights({ sitting, position }: { sitting: string; position: number }) {
   const id = useId();
-  const { highlights, highlighting } = useKept(sitting, position);
+  const { highlights } = useKept(sitting, position);
+  const highlighting = useHighlighting(sitting, position);
   const [words, setWords] = useState('');
   const [fault, setFault] = useState('');
   const mark = () => {

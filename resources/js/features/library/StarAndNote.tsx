@@ -1,7 +1,7 @@
 import { NotebookPen, Star } from 'lucide-react';
 import { useId, useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
-import { useKept } from './useKept';
+import { useKept, useNoting, useStarring } from './useKept';
 
 /** A star and a note, which stay with the question beyond this sitting. */
 export function StarAndNote({
@@ -15,7 +15,9 @@ export function StarAndNote({
   asked?: { current: boolean };
 }) {
   const id = useId();
-  const { starred, note, ready, starring, noting } = useKept(sitting, position);
+  const { starred, note, ready } = useKept(sitting, position);
+  const starring = useStarring(sitting, position);
+  const noting = useNoting(sitting, position);
   const [typed, setTyped] = useDraft(`uplandia.note.${sitting}.${position}`, asked?.current ? note : null);
   const opened = useRef(asked?.current ?? false);
   const keep = (text: string) => noting.mutate(text, { onSuccess: () => setTyped(null) });

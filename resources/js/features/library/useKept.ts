@@ -15,48 +15,77 @@ const again = {
   networkMode: 'always' as const,
 };
 
-/** What a candidate keeps with a question, beyond this sitting: a star, a note, highlights. Shown at once. */
-export function useKept(sitting: string, position: number) {
+/** What a candidate keeps with a question, beyond this sitting: a star, a note, highlights. */
+export function useKept(sitting: string, position: number): Kept & { ready: boolean } {
   const page = useQuery(kept(sitting));
-  const own: Kept = page.data?.questions.find((one) => one.position === position) ?? nothing(position);
-  const path = { params: { path: { sitting, position } } };
-  const lay = (part: Partial<Kept>) =>
-    queries.setQueryData(kept(sitting).queryKey, (all) => {
-      const before = all?.questions.find((one) => one.position === position) ?? nothing(position);
-      const others = (all?.questions ?? []).filter((one) => one.position !== position);
-      return { questions: [...others, { ...before, ...part }] };
-    });
-  // What was asked for before would speak over it.
-  const hold = () => queries.cancelQueries({ queryKey: kept(sitting).queryKey });
-  const starring = useMutation({
+  return { ...ofQuestion(page.data, position), ready: !page.isPending };
+}
+
+/** Puts a star on a question or takes it away. Shown at once. */
+export function useStarring(sitting: string, position: number) {
+  return useMutation({
     mutationFn: (on: boolean) =>
-      ask(api.PUT('/api/sittings/{sitting}/questions/{position}/star', { ...path, body: { on } })),
+      ask(api.PUT('/api/sittings/{sitting}/questions/{position}/star', { ...path(sitting, position), body: { on } })),
     ...again,
     onMutate: async (on) => {
-      await hold();
-      lay({ starred: on });
+      await hold(sitting);
+      lay(sitting, position, { starred: on });
     },
-    onError: (_, on) => void lay({ starred: !on }),
+    onError: (_, on) => lay(sitting, position, { starred: !on }),
   });
-  const noting = useMutation({
+}
+
+/** Keeps a note with a question. Shown once it is kept. */
+export function useNoting(sitting: string, position: number) {
+  return useMutation({
     mutationFn: (note: string) =>
-      ask(api.PUT('/api/sittings/{sitting}/questions/{position}/note', { ...path, body: { note } })),
-    onSuccess: (_, note) => void lay({ note: note.trim() }),
+      ask(api.PUT('/api/sittings/{sitting}/questions/{position}/note', { ...path(sitting, position), body: { note } })),
+    onSuccess: (_, note) => lay(sitting, position, { note: note.trim() }),
   });
-  const highlighting = useMutation({
+}
+
+/** Keeps the highlights of a question, one after the other. Shown at once. */
+export function useHighlighting(sitting: string, position: number) {
+  return useMutation({
     mutationFn: (highlights: Kept['highlights']) =>
-      ask(api.PUT('/api/sittings/{sitting}/questions/{position}/highlights', { ...path, body: { highlights } })),
+      ask(
+        api.PUT('/api/sittings/{sitting}/questions/{position}/highlights', {
+          ...path(sitting, position),
+          body: { highlights },
+        }),
+      ),
     scope: { id: `highlights-${sitting}-${position}` },
     ...again,
     onMutate: async (highlights) => {
-      await hold();
-      const before = own.highlights;
-      lay({ highlights });
+      await hold(sitting);
+      const before = ofQuestion(queries.getQueryData(kept(sitting).queryKey), position).highlights;
+      lay(sitting, position, { highlights });
       return before;
     },
-    onError: (_, __, before) => void (before && lay({ highlights: before })),
+    onError: (_, __, before) => before && lay(sitting, position, { highlights: before }),
   });
-  return { ...own, ready: !page.isPending, starring, noting, highlighting };
+}
+
+function path(sitting: string, position: number) {
+  return { params: { path: { sitting, position } } };
+}
+
+function ofQuestion(all: View<'KeptAll'> | undefined, position: number): Kept {
+  return all?.questions.find((one) => one.position === position) ?? nothing(position);
+}
+
+function lay(sitting: string, position: number, part: Partial<Kept>): void {
+  queries.setQueryData(kept(sitting).queryKey, (all) => ({
+    questions: [
+      ...(all?.questions ?? []).filter((one) => one.position !== position),
+      { ...ofQuestion(all, position), ...part },
+    ],
+  }));
+}
+
+/** What was asked for before would speak over it. */
+function hold(sitting: string): Promise<void> {
+  return queries.cancelQueries({ queryKey: kept(sitting).queryKey });
 }
 
 /** Which questions of a sitting have a note. */

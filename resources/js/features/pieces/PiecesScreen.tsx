@@ -7,7 +7,6 @@ import { Choice, Field } from '../../ui/Field';
 import { Figure } from '../../ui/Figure';
 import { Loading } from '../../ui/Loading';
 import { Markdown } from '../../ui/Markdown';
-import { Meter } from '../../ui/Meter';
 import { Notice } from '../../ui/Notice';
 import { Outcome, OUTCOMES, type OutcomeName } from '../../ui/Outcome';
 import { Table } from '../../ui/Table';
@@ -87,7 +86,7 @@ function Pieces() {
         <Notice tone="bad">The server cannot be reached.</Notice>
       </div>
       <Figure title="A figure" evidence="Based on 4 questions: too few to say much yet.">
-        <Meter share={58} cut={65} />
+        <p>What it shows stands here.</p>
       </Figure>
       <Table
         caption="Example table"

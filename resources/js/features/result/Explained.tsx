@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { useContext } from 'react';
 import { Link } from 'react-router';
 import type { View } from '../../api/client';
@@ -6,6 +7,8 @@ import { GapContext } from '../../ui/gaps';
 import { Markdown } from '../../ui/Markdown';
 import { Outcome } from '../../ui/Outcome';
 import { dayTime, duration, percent } from '../../ui/words';
+import { inWords } from '../question/inWords';
+import type { Response } from '../question/response';
 import { UnitPanel } from '../question/UnitPanel';
 import { OpenSection } from './openSection';
 import { Parts } from './Parts';
@@ -16,11 +19,14 @@ export function Explained({
   sitting,
   explanation,
   withUnit,
+  unmarked,
 }: {
   sitting: string;
   explanation: View<'Explanation'>;
   /** Shows the case or text as well, where it is not on screen already. */
   withUnit?: boolean;
+  /** What was answered without a connection: only the server marks it. */
+  unmarked?: Response;
 }) {
   const { question, unit, evidence } = explanation;
   const openSection = useContext(OpenSection);
@@ -36,12 +42,18 @@ export function Explained({
           <UnitPanel unit={unit} position={question.position} evidence={evidence} />
         </details>
       )}
-      <div data-part="stem" className="text-lg">
+      <div data-part="stem" className={clsx('text-lg', unmarked && !question.stem.includes('[[') && 'hidden')}>
         <GapContext value={rightOf}>
           <Markdown>{question.stem}</Markdown>
         </GapContext>
       </div>
-      <p className="flex flex-wrap items-center gap-x-4 gap-y-1 font-bold">
+      {unmarked && (
+        <p className="border-l-4 border-accent pl-3">
+          <span className="font-bold">Your answer:</span> {inWords(question.body, unmarked)}. It is marked when there is
+          a connection.
+        </p>
+      )}
+      <p className={clsx('flex flex-wrap items-center gap-x-4 gap-y-1 font-bold', unmarked && 'hidden')}>
         <Outcome outcome={explanation.outcome} />
         <span className="font-normal">
           {explanation.outcome === 'pending' ? 'Not marked yet, ' : `${explanation.marks} of `}
@@ -58,10 +70,30 @@ export function Explained({
           ))}
         </p>
       )}
-      {question.body.kind === 'written' ? (
+      {explanation.tries.length > 1 && (
+        <section className="max-w-[75ch]" aria-labelledby={`tries-${question.position}`}>
+          <h2 id={`tries-${question.position}`} className="font-bold">
+            Tries, the first of which counts
+          </h2>
+          <ol>
+            {explanation.tries.map(({ response, outcome }, i) => (
+              <li key={i} className="flex items-start gap-3 border-t border-base-300 py-1">
+                <Outcome outcome={outcome} />
+                <span className="min-w-0">{inWords(question.body, response)}</span>
+              </li>
+            ))}
+          </ol>
+        </section>
+      )}
+      {question.body.kind === 'written' && unmarked ? (
+        <section className="max-w-[75ch]">
+          <h2 className="mb-1 font-bold">A model answer</h2>
+          <Markdown>{explanation.model ?? ''}</Markdown>
+        </section>
+      ) : question.body.kind === 'written' ? (
         <RubricMarking key={question.position} sitting={sitting} explanation={explanation} />
       ) : (
-        <Parts explanation={explanation} />
+        <Parts explanation={explanation} unmarked={unmarked !== undefined} />
       )}
       {evidence.length > 0 && (
         <section className="max-w-[75ch]">

@@ -17,14 +17,28 @@ const WRONG: Partial<Record<Part['role'], string>> = {
 };
 
 /** Every part of a question: what was answered, what is right, and why. */
-export function Parts({ explanation }: { explanation: View<'Explanation'> }) {
+export function Parts({
+  explanation,
+  unmarked = false,
+}: {
+  explanation: View<'Explanation'>;
+  /** Nobody has said yet what of the answer is right: only the key is shown. */
+  unmarked?: boolean;
+}) {
   const { question, parts, tolerance } = explanation;
   const main = parts.filter(({ role }) => role !== 'slip');
   const slips = parts.filter(({ role }) => role === 'slip');
   return (
     <div className="grid gap-4">
       {question.body.kind === 'picture' && <ShownPicture explanation={explanation} picture={question.body.picture} />}
-      {main.length > 0 && <List parts={main} tolerance={tolerance} others={explanation.cohort?.options} />}
+      {main.length > 0 && (
+        <List
+          parts={unmarked ? main.map((part) => ({ ...part, mine: null, ruledOut: false })) : main}
+          tolerance={tolerance}
+          others={explanation.cohort?.options}
+          unmarked={unmarked}
+        />
+      )}
       {slips.length > 0 && (
         <section className="grid gap-3">
           <h2 className="font-bold">How people come to other numbers</h2>
@@ -39,8 +53,10 @@ function List({
   parts,
   tolerance,
   others,
+  unmarked = false,
 }: {
   parts: Part[];
+  unmarked?: boolean;
   tolerance: string | null;
   others?: Record<string, number> | undefined;
 }) {
@@ -53,6 +69,7 @@ function List({
           name={partName(part, parts)}
           tolerance={part.role === 'number' ? tolerance : null}
           others={part.role === 'option' ? others?.[part.id] : undefined}
+          unmarked={unmarked}
         />
       ))}
     </ul>
@@ -64,7 +81,9 @@ function One({
   name,
   tolerance,
   others,
+  unmarked,
 }: {
+  unmarked: boolean;
   part: Part;
   name: string;
   tolerance: string | null;
@@ -96,7 +115,7 @@ function One({
             {tolerance && tolerance !== '0' && ` give or take ${tolerance}`}
           </Chip>
         )}
-        {asks && verdict !== 'right' && (
+        {asks && verdict !== 'right' && !unmarked && (
           <Chip>
             You: <Markdown inline>{mine === null ? 'nothing' : role === 'item' ? `place ${mine}` : mine}</Markdown>
           </Chip>

@@ -1,21 +1,20 @@
 import { useQuery } from '@tanstack/react-query';
-import { Fragment } from 'react';
+import clsx from 'clsx';
 import { useLocation, useParams } from 'react-router';
-import { Refused, type View } from '../../api/client';
+import { api, ask, Refused, type View } from '../../api/client';
 import { result } from '../../api/queries';
-import { ButtonLink } from '../../ui/Button';
+import { useBegin } from '../../api/useBegin';
+import { Button, ButtonLink } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
-import { Meter } from '../../ui/Meter';
 import { Notice } from '../../ui/Notice';
-import { OUTCOMES, OutcomeMark, type OutcomeName } from '../../ui/Outcome';
-import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
-import { count, dayTime, duration, MODES, percent } from '../../ui/words';
+import { count, dayTime, duration, MODES, signed, wholePercent } from '../../ui/words';
+import { Breakdowns } from './Breakdowns';
+import { Expected } from './Expected';
 import { Habits } from './Habits';
-
-const STATUS = { above: 'Above the cut', below: 'Below the cut', unsettled: 'Unsettled' };
+import { Outcomes } from './Outcomes';
 
 export function Component() {
   useTitle('Result');
@@ -40,7 +39,6 @@ export function Component() {
 function Result({ result }: { result: View<'Result'> }) {
   const { tally } = result;
   const late = (useLocation().state as { late?: { answers: number; why: string | null } } | null)?.late;
-  const wrong = tally.missed + tally.partly + tally.leftBlank;
   return (
     <div className="grid gap-8">
       <div>
@@ -51,58 +49,27 @@ function Result({ result }: { result: View<'Result'> }) {
         <h1 className="text-2xl font-bold">{result.title}</h1>
       </div>
 
-      <section aria-label="Marks" className="grid gap-x-10 gap-y-6 md:grid-cols-[auto_1fr] md:items-center">
-        <div>
-          <p className="text-5xl font-bold">
-            {tally.marks}
-            <span className="text-2xl font-normal"> of {tally.possible} marks</span>
-          </p>
-          {result.scaled && (
-            <p className="mt-2 text-xl">
-              {result.scaled.passes ? 'Passed' : 'Not passed'}: <strong>{result.scaled.score}</strong> of{' '}
-              {result.scaled.high} on the exam’s scale, where {result.scaled.cut} passes.
-            </p>
-          )}
-          <dl className="mt-3 grid grid-cols-[auto_auto] justify-start gap-x-4">
-            <dt>Of the whole test</dt>
-            <dd className="font-bold">{tally.shareOfAll === null ? '–' : `${tally.shareOfAll} %`}</dd>
-            <dt>Of what you answered</dt>
-            <dd className="font-bold">{tally.shareOfAnswered === null ? '–' : `${tally.shareOfAnswered} %`}</dd>
-            <dt>Answered</dt>
-            <dd className="font-bold">
-              {tally.answered} of {tally.questions}
-            </dd>
-            <dt>Time</dt>
-            <dd className="font-bold">
-              {duration(result.activeMs)}
-              {result.limitMs !== null && <span className="font-normal"> of {duration(result.limitMs)}</span>}
-            </dd>
-          </dl>
-        </div>
-        <div className="max-w-xl">
-          <Meter share={Number(tally.shareOfAll ?? 0)} cut={Number(result.cut)} />
-          <p className="mt-1 text-base-content/75">The mark on the bar is the cut of the real exam, {result.cut} %.</p>
-          <ul className="mt-4 flex flex-wrap gap-x-6 gap-y-2">
-            {(
-              [
-                ['right', tally.right],
-                ['partly', tally.partly],
-                ['missed', tally.missed],
-                ['left_blank', tally.leftBlank],
-                ['not_reached', tally.notReached],
-                ['pending', tally.pending],
-              ] satisfies [OutcomeName, number][]
-            )
-              .filter(([outcome, n]) => n > 0 || outcome === 'right' || outcome === 'missed')
-              .map(([outcome, n]) => (
-                <li key={outcome} className="flex items-center gap-1.5">
-                  <OutcomeMark outcome={outcome} />
-                  {OUTCOMES[outcome]} <strong>{n}</strong>
-                </li>
-              ))}
-          </ul>
-        </div>
-      </section>
+      {result.expected && <Expected result={result} expected={result.expected} />}
+      <div
+        className={clsx(
+          'grid items-start gap-x-10 gap-y-6',
+          result.expected
+            ? 'md:grid-cols-[minmax(0,1fr)_auto]'
+            : 'md:grid-cols-[minmax(0,1fr)_auto] lg:grid-cols-[auto_minmax(0,1fr)_auto]',
+        )}
+      >
+        {!result.expected && <Marks result={result} />}
+        <section
+          aria-label="In short"
+          className="max-w-[65ch] border-l-4 border-accent pl-4 text-lg md:max-lg:order-last md:max-lg:col-span-full"
+        >
+          <p className="font-bold">{result.opening}</p>
+          {result.facts.map((fact) => (
+            <p key={fact}>{fact}</p>
+          ))}
+        </section>
+        <WhatNext result={result} />
+      </div>
 
       {late && late.answers > 0 && (
         <Notice tone="warn">
@@ -110,19 +77,12 @@ function Result({ result }: { result: View<'Result'> }) {
         </Notice>
       )}
 
-      {tally.pending > 0 && result.sections.length > 0 && (
+      {tally.pending > 0 && result.breakdowns.some(({ by }) => by === 'section') && (
         <Notice>
           The score on the exam’s scale comes when your {count(tally.pending, 'written answer')}{' '}
           {tally.pending === 1 ? 'is' : 'are'} marked: look for “To be marked” in the review.
         </Notice>
       )}
-
-      <section aria-label="In short" className="max-w-[75ch] border-l-4 border-accent pl-4 text-lg">
-        <p className="font-bold">{result.opening}</p>
-        {result.facts.map((fact) => (
-          <p key={fact}>{fact}</p>
-        ))}
-      </section>
 
       {!result.counts && (
         <Notice>
@@ -130,99 +90,76 @@ function Result({ result }: { result: View<'Result'> }) {
         </Notice>
       )}
 
-      <div className="flex flex-wrap gap-3">
-        <ButtonLink weight="main" to={`/review/${result.sitting}`}>
-          Review each question
-        </ButtonLink>
-        {wrong > 0 && (
-          <ButtonLink to="/build?pools=missed,partly,left_blank">Build a test from what went wrong</ButtonLink>
-        )}
-        <ButtonLink to="/build">Build another</ButtonLink>
-      </div>
-
-      {result.sections.length > 0 && (
-        <section aria-labelledby="sections">
-          <h2 id="sections" className="mb-2 text-lg font-bold">
-            By section
-          </h2>
-          <Table caption="Result by section" head={<Head of="Section" />}>
-            {result.sections.map((section) => (
-              <Line key={section.code} group={section} cut={result.cut} />
-            ))}
-          </Table>
-        </section>
-      )}
-
-      <section aria-labelledby="topics">
-        <h2 id="topics" className="mb-2 text-lg font-bold">
-          By topic
-        </h2>
-        <Table caption="Result by topic" head={<Head of="Topic" />}>
-          {result.topics.map((topic) => (
-            <Fragment key={topic.code}>
-              <Line group={topic} cut={result.cut} />
-              {topic.parts.map((sub) => (
-                <Line key={sub.code} group={sub} cut={result.cut} sub />
-              ))}
-            </Fragment>
-          ))}
-        </Table>
-        <p className="mt-3 max-w-[75ch] text-sm text-base-content/75">
-          The shares are of the marks of what is marked. Eight times in ten, what you can do lies in the range beside
-          it. “Unsettled” means that this range holds the cut, or that there are too few questions to tell.{' '}
-          {count(tally.questions, 'question')} in this test.
-        </p>
-      </section>
+      <Breakdowns result={result} />
 
       <Habits result={result} />
     </div>
   );
 }
 
-function between({ low, high }: View<'Group'>): string {
-  return `between ${Math.round(100 * low)} and ${Math.round(100 * high)} %`;
-}
-
-function Head({ of }: { of: string }) {
+/** What it came to: on the exam's scale where it was sat whole under its rules, else in marks. */
+function Marks({ result }: { result: View<'Result'> }) {
+  const { tally, scaled } = result;
+  const marks = `${signed(tally.marks)} of ${tally.possible} marks`;
   return (
-    <tr>
-      <th scope="col">{of}</th>
-      <th scope="col">Marks</th>
-      <th scope="col" className="w-1/4">
-        Share
-      </th>
-      <th scope="col">Blank</th>
-      <th scope="col">Mean time</th>
-      <th scope="col">Against the cut</th>
-    </tr>
+    <section aria-label="Marks" className="grid gap-1">
+      <p className="text-5xl font-bold">
+        {scaled ? scaled.score : signed(tally.marks)}
+        <span className="text-2xl font-normal">
+          {scaled ? ` of ${scaled.high}, the cut is ${scaled.cut}` : ` of ${tally.possible} marks`}
+        </span>
+      </p>
+      <p className="text-lg">
+        {scaled && (
+          <>
+            <strong>{scaled.passes ? 'Passed.' : 'Not yet.'}</strong> {marks},{' '}
+          </>
+        )}
+        {shares(tally)}
+      </p>
+      <p className="text-base-content/75">
+        {duration(result.activeMs)}
+        {result.limitMs !== null && ` of ${duration(result.limitMs)}`}
+      </p>
+      <Outcomes tally={tally} />
+    </section>
   );
 }
 
-function Line({ group, cut, sub }: { group: View<'Group'>; cut: string; sub?: boolean }) {
-  const { tally } = group;
-  const blank = tally.leftBlank + tally.notReached;
+/** Both shares, as far as they differ. */
+function shares(tally: View<'Tally'>): string {
+  const { shareOfAll, shareOfAnswered, answered, questions } = tally;
+  if (shareOfAll === null) return 'Nothing of it is marked yet.';
+  if (answered === questions) return `${wholePercent(shareOfAll)} of all; you answered all ${questions}`;
+  if (shareOfAnswered === null) return `${wholePercent(shareOfAll)} of all; you answered ${answered} of ${questions}`;
+  return `${wholePercent(shareOfAll)} of all, ${wholePercent(shareOfAnswered)} of the ${answered} of ${questions} you answered`;
+}
+
+/** What a tired person may do now. */
+function WhatNext({ result }: { result: View<'Result'> }) {
+  const { sitting, tally, expected, same } = result;
+  const begin = useBegin();
+  const again = (how: 'missed' | 'same') =>
+    begin.go(() => ask(api.POST('/api/sittings/{sitting}/again', { params: { path: { sitting } }, body: { how } })));
+  const wrong = tally.missed + tally.partly + tally.leftBlank;
   return (
-    <tr className={sub ? 'text-base-content/85' : 'font-bold'}>
-      <th scope="row" className={sub ? 'border-t border-base-300 pl-5 font-normal' : 'border-t border-base-300'}>
-        {group.name}
-      </th>
-      <td className="whitespace-nowrap">
-        {tally.marks} of {tally.possible}
-      </td>
-      <td>
-        <div className="flex items-center gap-3">
-          <Meter share={100 * (group.share ?? 0)} cut={Number(cut)} />
-          <span className="whitespace-nowrap">{group.share === null ? '–' : percent(group.share)}</span>
-        </div>
-      </td>
-      <td>{blank || '–'}</td>
-      <td className="whitespace-nowrap">{tally.meanMs === null ? '–' : duration(tally.meanMs)}</td>
-      <td className="whitespace-nowrap">
-        {STATUS[group.status]}
-        <span className="block text-sm font-normal text-base-content/75">
-          {group.thin ? `on only ${count(tally.questions, 'question')}` : between(group)}
-        </span>
-      </td>
-    </tr>
+    <nav aria-label="What next" className="flex flex-wrap gap-2 md:w-60 md:flex-col md:items-stretch">
+      <ButtonLink weight="main" to={`/review/${sitting}`}>
+        Review each question
+      </ButtonLink>
+      {wrong > 0 && (
+        <Button disabled={begin.isPending} onClick={() => again('missed')}>
+          Only what went wrong ({wrong})
+        </Button>
+      )}
+      {expected && <ButtonLink to="/ready">Another that adapts</ButtonLink>}
+      {same && (
+        <Button disabled={begin.isPending} onClick={() => again('same')}>
+          The same again
+        </Button>
+      )}
+      <ButtonLink to="/build">Build another</ButtonLink>
+      {begin.isError && <Failure error={begin.error} />}
+    </nav>
   );
 }

@@ -9,6 +9,7 @@ import { Loading } from '../../ui/Loading';
 import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { count, duration, MODES, percent } from '../../ui/words';
+import { Tick } from '../../ui/Tick';
 
 const RULES = {
   tutor: [
@@ -27,6 +28,18 @@ const RULES_IN_TURN = [
   'Each question has its own time. At its zero, or when you go on, the next one has its turn; there is no going back.',
   'The clock is the server’s. Answers and reasons come after the last question.',
 ];
+
+/** Where the next question goes by the last answer. */
+const RULES_ADAPTIVE = [
+  'Each question is chosen by your answers so far: harder where you are right, easier where you are not. Half of them missed is nothing to worry about.',
+  'One at a time, and there is no going back once you go on. What you leave blank counts as missed.',
+  'It ends by itself as soon as it can tell on which side of the cut you are.',
+];
+
+function rulesOf(data: View<'Briefing'>): string[] {
+  if (data.most !== null) return [...RULES_ADAPTIVE, ...RULES[data.mode]];
+  return data.questionMs === null ? RULES[data.mode] : RULES_IN_TURN;
+}
 
 export function Component() {
   useTitle('Briefing');
@@ -49,9 +62,15 @@ export function Component() {
         <div className="grid gap-6">
           <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2 text-lg">
             <dt>Questions</dt>
-            <dd className="font-bold">{count(data.questions, 'question')}</dd>
-            <dt>Marks</dt>
-            <dd className="font-bold">{data.marks}</dd>
+            <dd className="font-bold">
+              {data.most === null ? count(data.questions, 'question') : `at most ${data.most}`}
+            </dd>
+            {data.most === null && (
+              <>
+                <dt>Marks</dt>
+                <dd className="font-bold">{data.marks}</dd>
+              </>
+            )}
             <dt>How</dt>
             <dd className="font-bold">{MODES[data.mode]}</dd>
             {data.limitMs !== null && (
@@ -87,15 +106,9 @@ export function Component() {
             )}
           </dl>
           {mustRead && (
-            <label className="flex min-h-11 cursor-pointer items-center gap-3">
-              <input
-                type="checkbox"
-                className="checkbox checkbox-primary"
-                checked={read}
-                onChange={(event) => setRead(event.target.checked)}
-              />
+            <Tick on={read} onChange={(on) => setRead(on)}>
               I have read how this is sat.
-            </label>
+            </Tick>
           )}
           <div className="flex flex-wrap gap-3">
             {data.onPaper ? (
@@ -113,7 +126,15 @@ export function Component() {
             )}
             <ButtonLink to="/">Later</ButtonLink>
           </div>
-          <Paper data={data} />
+          {data.status === 'not_started' && !data.onPaper && (
+            <p>
+              <Link to={`/try/${data.id}`}>Try the screen out first</Link>
+              <span className="text-base-content/75">
+                : {data.kinds.length === 1 ? 'a question' : 'one question of each kind'}, and nothing counts.
+              </span>
+            </p>
+          )}
+          {data.most === null && <Paper data={data} />}
         </div>
         <div className="grid gap-6">
           {data.reasons.length > 0 && <Reasons reasons={data.reasons} />}
@@ -143,8 +164,21 @@ export function Component() {
               ))}
             </Table>
           )}
+          {data.rules.length > 0 && (
+            <section aria-labelledby="rules">
+              <h2 id="rules" className="mb-1 font-bold">
+                The rules
+              </h2>
+              <ol className="grid list-decimal gap-1 pl-5">
+                {data.rules.map((rule) => (
+                  <li key={rule}>{rule}</li>
+                ))}
+              </ol>
+            </section>
+          )}
+          {data.rules.length > 0 && <h2 className="-mb-4 font-bold">On this screen</h2>}
           <ul className="grid list-disc gap-1 pl-5">
-            {(data.questionMs === null ? RULES[data.mode] : RULES_IN_TURN).map((rule) => (
+            {rulesOf(data).map((rule) => (
               <li key={rule}>{rule}</li>
             ))}
             {data.mode === 'timed' && (

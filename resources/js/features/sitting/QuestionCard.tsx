@@ -1,6 +1,7 @@
 import { useId } from 'react';
 import type { View } from '../../api/client';
 import { Markdown } from '../../ui/Markdown';
+import { Outcome } from '../../ui/Outcome';
 import { Answering } from '../question/kinds/Answering';
 import type { Response } from '../question/response';
 import type { QuestionState, SittingStore, Sureness } from './sittingStore';
@@ -18,13 +19,16 @@ export function QuestionCard({
   store,
   asksSureness,
   reading,
+  tutor,
 }: {
   question: View<'Question'>;
   state: QuestionState;
-  store: SittingStore;
+  store: Pick<SittingStore, 'answer' | 'strike' | 'beSure' | 'try'>;
   asksSureness: boolean;
   /** It can be looked at, and not answered yet. */
   reading: boolean;
+  /** Whether one may ask if it is right, and answer again. */
+  tutor: boolean;
 }) {
   const id = useId();
   const { position, stem, body } = question;
@@ -45,6 +49,7 @@ export function QuestionCard({
           <Markdown>{stem}</Markdown>
         </div>
       )}
+      {state.tries.length > 0 && !state.checked && <Tried state={state} />}
       <Answering
         body={body}
         stem={stem}
@@ -58,7 +63,7 @@ export function QuestionCard({
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         {asksSureness && !reading && (
           <fieldset
-            disabled={state.locked || !response}
+            disabled={state.locked || !response || state.tries.length > 0 || state.asked === true}
             aria-labelledby={`${id}-how-sure`}
             className="flex flex-wrap items-center gap-x-1 disabled:opacity-60"
           >
@@ -70,7 +75,7 @@ export function QuestionCard({
                 <input
                   type="radio"
                   name={`${id}-sure`}
-                  className="radio radio-sm border-base-content/70"
+                  className="radio radio-sm size-6 border-base-content/70 disabled:opacity-100"
                   checked={state.sureness === value}
                   onChange={() => store.beSure(position, value)}
                 />
@@ -78,6 +83,16 @@ export function QuestionCard({
               </label>
             ))}
           </fieldset>
+        )}
+        {tutor && body.kind !== 'written' && response && !state.locked && (
+          <button
+            type="button"
+            disabled={state.asked === true || isTried(state)}
+            className="min-h-11 cursor-pointer text-primary underline underline-offset-4 disabled:cursor-default disabled:no-underline disabled:opacity-60"
+            onClick={() => void store.try(position)}
+          >
+            {state.asked ? 'Asking whether it is right' : 'Only tell me if it is right'}
+          </button>
         )}
         {body.kind === 'single' && response && !state.locked && (
           <button
@@ -91,4 +106,24 @@ export function QuestionCard({
       </div>
     </div>
   );
+}
+
+/** What came of the tries so far. */
+function Tried({ state }: { state: QuestionState }) {
+  const last = state.tries.at(-1);
+  if (!last) return null;
+  return (
+    <div role="status" className="flex flex-wrap items-center gap-x-3 border-l-4 border-accent pl-3">
+      {state.tries.length > 1 && <span>Try {state.tries.length}:</span>}
+      <Outcome outcome={last.outcome} />
+      <span>
+        {state.tries.length > 1 ? 'The first try counts.' : 'This try counts.'} Try again, or check to see the reasons.
+      </span>
+    </div>
+  );
+}
+
+/** Whether this very answer was tried just now. */
+function isTried({ tries, response }: QuestionState): boolean {
+  return JSON.stringify(tries.at(-1)?.response) === JSON.stringify(response);
 }

@@ -19,6 +19,7 @@ export function RouteLine({
   only,
   sections,
   noted,
+  open,
   onGo,
 }: {
   questions: readonly QuestionState[];
@@ -31,6 +32,8 @@ export function RouteLine({
   sections: ReadonlyMap<number, string>;
   /** Those with a note. */
   noted: ReadonlySet<number>;
+  /** More may come, and nobody knows yet what. */
+  open: boolean;
   onGo: (position: number) => void;
 }) {
   const strip = useRef<HTMLOListElement>(null);
@@ -56,8 +59,14 @@ export function RouteLine({
     <nav aria-label="Route line" className="relative">
       <ol
         ref={strip}
-        className={clsx('relative flex overflow-x-auto py-1', rows <= MOST_ROWS && 'lg:grid lg:overflow-visible')}
-        style={{ gridTemplateColumns: `repeat(${Math.ceil(questions.length / rows)}, minmax(0, 1fr))` }}
+        className={clsx(
+          'relative flex overflow-x-auto py-1',
+          rows <= MOST_ROWS && 'lg:grid lg:overflow-visible',
+          open && '*:not-last:grow-0',
+        )}
+        style={{
+          gridTemplateColumns: `repeat(${Math.ceil(questions.length / rows)}, minmax(0, ${open ? '4rem' : '1fr'}))${open && rows === 1 ? ' minmax(0, 1fr)' : ''}`,
+        }}
       >
         {questions.map((question) => (
           <Stop
@@ -72,6 +81,12 @@ export function RouteLine({
             onGo={onGo}
           />
         ))}
+        {open && rows === 1 && (
+          <li
+            aria-hidden="true"
+            className="mt-[1.8rem] h-0 grow border-t-2 border-dashed border-base-content/30 max-lg:min-w-9"
+          />
+        )}
       </ol>
     </nav>
   );
@@ -100,7 +115,8 @@ const Stop = memo(function Stop({
   onGo: (position: number) => void;
 }) {
   return (
-    <li className="relative shrink-0 grow basis-9 [contain-intrinsic-size:2.25rem_3.5rem] [content-visibility:auto]">
+    // The line is its background: of five hundred, each box more would be felt with every question.
+    <li className={clsx('route-line relative shrink-0 grow basis-9', low && 'lg:[--line:0.65rem]')}>
       {/* A section begins at a boundary stone. */}
       {section && (
         <span
@@ -108,10 +124,6 @@ const Stop = memo(function Stop({
           className={clsx('absolute top-4 bottom-1 left-0 border-l-2 border-base-content/60', low && 'lg:top-0')}
         />
       )}
-      <span
-        aria-hidden="true"
-        className={clsx('absolute inset-x-0 top-[1.8rem] border-t-2 border-base-content/30', low && 'lg:top-[0.65rem]')}
-      />
       <button
         type="button"
         aria-current={here ? 'step' : undefined}
@@ -120,24 +132,23 @@ const Stop = memo(function Stop({
         disabled={off}
         onClick={() => onGo(question.position)}
         className={clsx(
-          'relative grid h-14 w-full min-w-9 justify-items-center rounded-field pt-0.5 lg:min-w-6',
-          low && 'lg:h-11',
+          'relative grid h-14 w-full min-w-9 content-start justify-items-center gap-0.5 rounded-field pt-[1.3rem] lg:min-w-6',
+          low && 'lg:h-11 lg:pt-[0.15rem]',
           !off && 'cursor-pointer',
           here ? 'bg-base-content/10 font-bold' : !off && 'hover:bg-base-200',
         )}
       >
-        <svg
-          viewBox="0 0 12 12"
-          width="12"
-          height="12"
-          aria-hidden="true"
-          className={clsx(
-            question.flagged ? 'text-secondary' : 'invisible',
-            low && 'lg:absolute lg:top-0.5 lg:left-[calc(50%+0.4rem)]',
-          )}
-        >
-          <path d="M2 12V0l9 3.500-9 3.500" fill="currentColor" stroke="currentColor" strokeWidth="1.500" />
-        </svg>
+        {question.flagged && (
+          <svg
+            viewBox="0 0 12 12"
+            width="12"
+            height="12"
+            aria-hidden="true"
+            className={clsx('absolute top-1.5 text-secondary', low && 'lg:top-0.5 lg:left-[calc(50%+0.65rem)]')}
+          >
+            <path d="M2 12V0l9 3.500-9 3.500" fill="currentColor" stroke="currentColor" strokeWidth="1.500" />
+          </svg>
+        )}
         {/* Only the mark: a number must stay legible. */}
         <span className={clsx(dim && !here && 'opacity-35')}>
           <Mark question={question} />
@@ -153,13 +164,21 @@ const Stop = memo(function Stop({
 function Mark({ question }: { question: QuestionState }) {
   if (question.outcome) {
     return (
-      <span className="rounded-full bg-base-100">
+      <span className="block rounded-full bg-base-100">
         <OutcomeMark outcome={question.outcome} size={18} />
       </span>
     );
   }
   return (
-    <svg viewBox="0 0 18 18" width="18" height="18" aria-hidden="true" stroke="currentColor" strokeWidth="1.8">
+    <svg
+      viewBox="0 0 18 18"
+      width="18"
+      height="18"
+      aria-hidden="true"
+      stroke="currentColor"
+      strokeWidth="1.8"
+      className="block"
+    >
       {question.response ? (
         <circle cx="9" cy="9" r="6.500" fill="currentColor" />
       ) : question.seen ? (

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { ACTIONS, fault, keepShortcuts, readShortcuts, USUAL, type Action, type Shortcuts } from './shortcuts';
+import { Tick } from '../../ui/Tick';
 
 /** The keys that do something while sitting: each can be changed, and all can be turned off. */
 export function ShortcutSettings({ onChange }: { onChange?: (shortcuts: Shortcuts) => void }) {
@@ -19,18 +20,14 @@ export function ShortcutSettings({ onChange }: { onChange?: (shortcuts: Shortcut
   };
   return (
     <div className="grid max-w-xl gap-4">
-      <Switch
-        label="Use single keys while sitting"
-        on={shortcuts.active}
-        onSwitch={(active) => change({ ...shortcuts, active })}
-      />
+      <Tick on={shortcuts.active} onChange={(active) => change({ ...shortcuts, active })}>
+        Use single keys while sitting
+      </Tick>
       <fieldset disabled={!shortcuts.active} className="grid gap-4 disabled:opacity-60">
         <legend className="sr-only">What each key does</legend>
-        <Switch
-          label="1 to 9 choose an option"
-          on={shortcuts.digits}
-          onSwitch={(digits) => change({ ...shortcuts, digits })}
-        />
+        <Tick on={shortcuts.digits} onChange={(digits) => change({ ...shortcuts, digits })}>
+          1 to 9 choose an option
+        </Tick>
         <div className="grid items-start gap-4 sm:grid-cols-3">
           {ACTIONS.map(([action, label]) => (
             <Field
@@ -57,19 +54,5 @@ export function ShortcutSettings({ onChange }: { onChange?: (shortcuts: Shortcut
         </Button>
       </div>
     </div>
-  );
-}
-
-function Switch({ label, on, onSwitch }: { label: string; on: boolean; onSwitch: (on: boolean) => void }) {
-  return (
-    <label className="flex min-h-11 cursor-pointer items-center gap-3">
-      <input
-        type="checkbox"
-        className="checkbox checkbox-primary"
-        checked={on}
-        onChange={(event) => onSwitch(event.target.checked)}
-      />
-      {label}
-    </label>
   );
 }

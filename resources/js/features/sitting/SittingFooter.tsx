@@ -11,6 +11,8 @@ export function SittingFooter(props: {
   back: number | null;
   /** One after the other: there is no going back. */
   inTurn: boolean;
+  /** Where what comes next has to be asked for; null: it is known. */
+  next: { ask: () => void; busy: boolean; away: boolean } | null;
   tutor: boolean;
   /** There is nothing to hand in yet. */
   reading: boolean;
@@ -24,13 +26,15 @@ export function SittingFooter(props: {
   return (
     <footer className="sticky bottom-0 border-t border-base-300 bg-base-100 px-4 py-2.5 sm:px-6">
       <div className="mx-auto flex max-w-7xl items-center gap-2 sm:gap-3">
-        <Button
-          onClick={() => props.back !== null && props.onGo(props.back)}
-          disabled={props.back === null || props.inTurn}
-        >
-          <ChevronLeft aria-hidden="true" className="size-4.5 sm:hidden" />
-          <span className="max-sm:sr-only">Back</span>
-        </Button>
+        {!props.next && (
+          <Button
+            onClick={() => props.back !== null && props.onGo(props.back)}
+            disabled={props.back === null || props.inTurn}
+          >
+            <ChevronLeft aria-hidden="true" className="size-4.5 sm:hidden" />
+            <span className="max-sm:sr-only">Back</span>
+          </Button>
+        )}
         <Button aria-pressed={state.flagged} onClick={() => props.onFlag(!state.flagged)}>
           {state.flagged ? (
             <FlagOff aria-hidden="true" className="size-4.5" />
@@ -43,7 +47,7 @@ export function SittingFooter(props: {
         {!props.reading && (!last || unchecked) && (
           // On a phone there is room for four; handing in is offered again once this question is checked.
           <Button weight="quiet" className={unchecked && !last ? 'max-sm:hidden' : ''} onClick={props.onHandIn}>
-            Hand in
+            {props.next ? 'End it here' : 'Hand in'}
           </Button>
         )}
         <span className="flex-1" />
@@ -56,7 +60,14 @@ export function SittingFooter(props: {
             Hand in
           </Button>
         ) : null}
-        {!last && (
+        {props.next ? (
+          <>
+            {props.next.away && <span className="text-sm max-sm:hidden">The next question needs a connection.</span>}
+            <Button weight={state.response ? 'main' : 'plain'} busy={props.next.busy} onClick={props.next.ask}>
+              {state.response ? 'Next' : 'Leave it blank'}
+            </Button>
+          </>
+        ) : !last ? (
           <Button
             weight={unchecked ? 'plain' : 'main'}
             disabled={props.on === null}
@@ -64,7 +75,7 @@ export function SittingFooter(props: {
           >
             Next
           </Button>
-        )}
+        ) : null}
       </div>
     </footer>
   );

@@ -44,12 +44,14 @@ export function SittingHeader(props: {
           bell={now.questionMs === null ? 0 : now.current}
           of={now.questionMs === null ? 'left' : 'left for this question'}
           pace={(remaining) =>
-            ahead(
-              briefing,
-              now.sitting?.questions ?? [],
-              (i) => now.questions[i]?.response != null || now.questions[i]?.locked === true,
-              remaining,
-            )
+            briefing.most !== null
+              ? null
+              : ahead(
+                  briefing,
+                  now.sitting?.questions ?? [],
+                  (i) => now.questions[i]?.response != null || now.questions[i]?.locked === true,
+                  remaining,
+                )
           }
         />
       )}

@@ -1,22 +1,35 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
-import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import {
+  Activity,
+  lazy,
+  startTransition,
+  Suspense,
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import { useParams } from 'react-router';
-import { explanation, queries, session, tables } from '../../api/queries';
+import { explanation, kept, queries, session, tables } from '../../api/queries';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
-import { readAhead } from '../../ui/Markdown';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
 import { useWide } from '../../ui/useWide';
 import { applyLook, readLook, type Look } from '../../ui/look';
 import { Highlightable } from '../library/Highlightable';
 import { StarAndNote } from '../library/StarAndNote';
-import { useKept, useNoted } from '../library/useKept';
+import { useKept, useNoted, useStarring } from '../library/useKept';
 import { OpenSection } from '../result/openSection';
-import { textsOf } from '../question/texts';
+import { prepare } from '../question/prepare';
+import type { Response } from '../question/response';
 import { UnitPanel } from '../question/UnitPanel';
-import { following, ONLY, type Only } from './following';
+import { EndCheck } from './EndCheck';
+import { following, type Only } from './following';
+import { BreakCheck } from './BreakCheck';
 import { HandedIn } from './HandedIn';
 import { HandInCheck } from './HandInCheck';
 import { useKit } from './kit/kit';
@@ -24,9 +37,9 @@ import { KitPanel } from './kit/KitPanel';
 import { KitTool, type Desk } from './kit/KitTools';
 import { haveAtHand } from './kit/parts';
 import { Ruler } from './kit/Ruler';
-import { BreakCheck, NotHere, OnBreak, Paused, Pausing, TimeUp } from './Interruptions';
+import { NotHere, OnBreak, Paused, Pausing, TimeUp } from './Interruptions';
 import { QuestionCard } from './QuestionCard';
-import { ReadingTime } from './ReadingTime';
+import { GO_TO, QuestionHeading } from './QuestionHeading';
 import { RouteLine } from './RouteLine';
 import { startsOf } from './sections';
 import { readShortcuts } from './shortcuts';
@@ -50,9 +63,12 @@ function Sitting({ id, user }: { id: string; user: string }) {
   if (link.kind === 'handedIn') return <HandedIn id={id} late={now.late} />;
   const gone = link.kind === 'elsewhere' || link.kind === 'signedOut' || link.kind === 'failed';
   if (gone || !now.sitting || now.questions.length === 0) return <NotHere id={id} link={link} store={store} />;
-  return <Open id={id} store={store} now={now} sitting={now.sitting} />;
+  return <Open id={id} user={user} store={store} now={now} sitting={now.sitting} />;
 }
 
+const TakeAlong = lazy(async () => ({ default: (await import('./packs/TakeAlong')).TakeAlong }));
+const PackedReasons = lazy(async () => ({ default: (await import('./packs/PackedReasons')).PackedReasons }));
+const ReadingTime = lazy(async () => ({ default: (await import('./ReadingTime')).ReadingTime }));
 const Explained = lazy(async () => ({ default: (await import('../result/Explained')).Explained }));
 
 /** What one looks at: the questions, or a last check before handing in or taking a break. */
@@ -60,11 +76,13 @@ type Face = 'questions' | 'handing in' | 'taking a break';
 
 function Open({
   id,
+  user,
   store,
   now,
   sitting,
 }: {
   id: string;
+  user: string;
   store: SittingStore;
   now: Snapshot;
   sitting: NonNullable<Snapshot['sitting']>;
@@ -84,7 +102,8 @@ function Open({
   const kit = useKit(id);
   const wide = useWide();
   const { current, questions } = now;
-  const { starred, starring } = useKept(id, current);
+  const { starred } = useKept(id, current);
+  const starring = useStarring(id, current);
   const noted = useNoted(id);
   const sections = useMemo(() => startsOf(sitting.briefing.sections), [sitting]);
   const known = questions[current];
@@ -93,6 +112,9 @@ function Open({
   const unit = sitting.units.find((one) => one.id === question?.unit);
   const tutor = sitting.briefing.mode === 'tutor';
   const timed = sitting.briefing.mode === 'timed';
+  // What was taken along by an older version does not say.
+  const most = sitting.briefing.most || null;
+  const inTurn = now.questionMs !== null || most !== null;
   const away = now.link.kind === 'away';
   const going = now.asked !== 'going on' ? 'no' : away ? 'away' : 'asked';
   const reading = now.status === 'reading';
@@ -117,19 +139,33 @@ function Open({
     else document.getElementById('kept')?.scrollIntoView();
     setFilled(filled + 1);
   };
+  const ask = () => void store.next().then(() => heading.current?.focus());
+  const leadTo = (step: 1 | -1) => {
+    const position = following(questions, current, only, step);
+    return position === null ? null : () => go(position);
+  };
   useHeight(head);
+  useEffect(() => {
+    if (!now.pack) return;
+    queries.setQueryData(tables(sitting.briefing.exam).queryKey, now.pack.tables);
+    queries.setQueryData(kept(id).queryKey, (known) => known ?? now.pack?.kept);
+  }, [now.pack, sitting, id]);
   useAtHand(sitting.briefing.exam);
   const next = sitting.questions[current + 1];
-  useEffect(() => (next ? readAhead(textsOf(next)) : undefined), [next]);
+  useEffect(() => (next ? prepare(next) : undefined), [next]);
+  // The next question is built while one looks at this one.
+  const ahead = useAtRest(current + 1);
   useShortcuts({
     shortcuts,
     store,
     state,
-    on: following(questions, current, only, 1),
-    back: following(questions, current, only, -1),
+    // Held down, the key must not leave a question blank for good.
+    on: most === null ? leadTo(1) : state?.response ? ask : null,
+    back: leadTo(-1),
     options: question?.body.kind === 'single' ? question.body.options.map((option) => option.id) : [],
-    go,
     does: {
+      go: () => document.getElementById(GO_TO)?.focus(),
+      check: () => void (tutor && !state?.checked && state?.response && store.check(current)),
       star: () => starring.mutate(!starred),
       note,
       calculator: () => kit.toggle('calculator'),
@@ -141,6 +177,9 @@ function Open({
   });
 
   if (!state || !question) return null;
+  const cards = [{ question, state }];
+  const nextState = questions[ahead];
+  if (next && ahead === current + 1 && nextState) cards.push({ question: next, state: nextState });
   const { marks, penalty } = question;
   // Beside a question that stands alone there is room.
   const open = !asking ? null : kit.open === undefined ? (wide && !unit ? 'notes' : null) : kit.open;
@@ -157,10 +196,16 @@ function Open({
             setFilled(filled + 1);
           },
     noteAsked,
+    filled,
     page,
     look,
     onLook: (next: Look) => (applyLook(next), setLook(next)),
     onShortcuts: setShortcuts,
+    along: (
+      <Suspense fallback={<Loading what="Fetching it" />}>
+        <TakeAlong owner={user} store={store} now={now} />
+      </Suspense>
+    ),
   };
   return (
     <div className="flex min-h-dvh flex-col">
@@ -186,10 +231,11 @@ function Open({
           <RouteLine
             questions={questions}
             current={current}
-            inTurn={now.questionMs !== null}
+            inTurn={inTurn}
             only={only}
             sections={sections}
             noted={noted}
+            open={most !== null && questions.length < most}
             onGo={go}
           />
         </div>
@@ -208,7 +254,11 @@ function Open({
                 <Notice tone="warn">{now.link.message}</Notice>
               </div>
             )}
-            {reading && <ReadingTime store={store} ms={now.remainingMs} />}
+            {reading && (
+              <Suspense fallback={null}>
+                <ReadingTime store={store} ms={now.remainingMs} />
+              </Suspense>
+            )}
             {timeUp ? (
               <TimeUp away={away} waiting={now.link.kind === 'away' ? now.link.waiting : 0} />
             ) : now.status === 'paused' ? (
@@ -225,11 +275,19 @@ function Open({
                 }}
                 onBack={() => setFace('questions')}
               />
+            ) : face === 'handing in' && most !== null ? (
+              <EndCheck
+                most={most}
+                busy={handing}
+                away={away}
+                onEnd={() => void handIn()}
+                onBack={() => setFace('questions')}
+              />
             ) : face === 'handing in' ? (
               <HandInCheck
                 sections={sections}
                 questions={questions}
-                inTurn={now.questionMs !== null}
+                inTurn={inTurn}
                 busy={handing}
                 waiting={away}
                 onGo={go}
@@ -247,33 +305,20 @@ function Open({
                 )}
                 aria-labelledby="question"
               >
-                <div className="col-span-full flex flex-wrap items-center justify-between gap-x-4">
-                  <h1
-                    id="question"
-                    ref={heading}
-                    tabIndex={-1}
-                    className="scroll-mt-40 text-base-content/75 outline-none"
-                  >
-                    Question {current + 1} of {questions.length}
-                    {marks !== '1' && `, ${marks} marks`}
-                    {penalty && `, a wrong answer costs ${penalty} of ${marks === '1' ? 'a mark' : 'them'}`}
-                    {sitting.topics[current] && ` · ${sitting.topics[current]}`}
-                  </h1>
-                  {now.questionMs === null && (
-                    <select
-                      aria-label="What going on leads to"
-                      value={only}
-                      onChange={(event) => setOnly(event.target.value as Only)}
-                      className="select min-h-11 w-auto border-base-content/50 text-sm pointer-fine:h-9 pointer-fine:min-h-9"
-                    >
-                      {Object.entries(ONLY).map(([value, words]) => (
-                        <option key={value} value={value}>
-                          {words}
-                        </option>
-                      ))}
-                    </select>
-                  )}
-                </div>
+                <QuestionHeading
+                  heading={heading}
+                  position={current}
+                  questions={questions.length}
+                  most={most}
+                  marks={marks}
+                  penalty={penalty}
+                  topic={sitting.topics[current]}
+                  inTurn={inTurn}
+                  only={only}
+                  onOnly={setOnly}
+                  onGo={go}
+                  timeOf={look.ownTime ? store : null}
+                />
                 {unit && (
                   <Highlightable sitting={id} position={unit.positions[0] ?? current}>
                     <UnitPanel key={unit.id} unit={unit} position={current} />
@@ -292,16 +337,33 @@ function Open({
                       </Highlightable>
                     </OpenSection>
                   ) : (
-                    <Highlightable key={current} sitting={id} position={current}>
-                      <QuestionCard
-                        key={`${current}-${filled}`}
-                        question={question}
-                        state={state}
-                        store={store}
-                        asksSureness={sitting.briefing.asksSureness}
-                        reading={reading}
-                      />
-                    </Highlightable>
+                    cards.map(({ question, state }) => (
+                      <Activity
+                        key={`${state.position}-${filled}`}
+                        mode={state.position === current ? 'visible' : 'hidden'}
+                      >
+                        <Highlightable sitting={id} position={state.position}>
+                          <QuestionCard
+                            question={question}
+                            state={state}
+                            store={store}
+                            asksSureness={sitting.briefing.asksSureness}
+                            reading={reading}
+                            tutor={tutor}
+                          />
+                          {state.checked && now.pack && state.response && (
+                            <Suspense fallback={<Loading what="Fetching the reasons" />}>
+                              <PackedReasons
+                                owner={user}
+                                sitting={id}
+                                position={current}
+                                response={state.response as Response}
+                              />
+                            </Suspense>
+                          )}
+                        </Highlightable>
+                      </Activity>
+                    ))
                   )}
                   {!(wide && open === 'notes') && (
                     <div id="kept">
@@ -323,10 +385,11 @@ function Open({
       {asking && (
         <SittingFooter
           state={state}
-          last={current === questions.length - 1}
+          last={most === null && current === questions.length - 1}
           on={following(questions, current, only, 1)}
           back={following(questions, current, only, -1)}
-          inTurn={now.questionMs !== null}
+          inTurn={inTurn}
+          next={most === null ? null : { ask, busy: now.asking, away }}
           tutor={tutor}
           reading={reading}
           onGo={go}
@@ -361,6 +424,18 @@ function useHeight(head: React.RefObject<HTMLElement | null>): void {
     watch.observe(element);
     return () => watch.disconnect();
   }, [head]);
+}
+
+const AT_REST_MS = 300;
+
+/** A value once the page has been at rest with it for a moment. */
+function useAtRest(value: number): number {
+  const [rested, setRested] = useState(-1);
+  useEffect(() => {
+    const timer = window.setTimeout(() => startTransition(() => setRested(value)), AT_REST_MS);
+    return () => window.clearTimeout(timer);
+  }, [value]);
+  return rested;
 }
 
 const AT_HAND_MS = 10_000;

@@ -1,4 +1,5 @@
-export type Action = 'back' | 'on' | 'flag' | 'star' | 'note' | 'calculator' | 'tables' | 'scratch' | 'keys';
+export type Action =
+  'back' | 'on' | 'go' | 'check' | 'flag' | 'star' | 'note' | 'calculator' | 'tables' | 'scratch' | 'keys';
 
 /** Keys that do something while sitting. A candidate may change them, or turn all of them off. */
 export interface Shortcuts {
@@ -16,6 +17,8 @@ export const USUAL: Shortcuts = {
   keys: {
     back: '[',
     on: ']',
+    go: 'g',
+    check: 'c',
     flag: 'f',
     star: 's',
     note: 'n',
@@ -29,6 +32,8 @@ export const USUAL: Shortcuts = {
 export const ACTIONS: [Action, string][] = [
   ['back', 'Go back a question'],
   ['on', 'Go on a question'],
+  ['go', 'Go to a question by its number'],
+  ['check', 'Check the answer'],
   ['flag', 'Flag or unflag'],
   ['star', 'Star or take it away'],
   ['note', 'Write a note'],

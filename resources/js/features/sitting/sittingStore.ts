@@ -1,5 +1,7 @@
 import type { View } from '../../api/client';
 import type { Response } from '../question/response';
+import type { Along } from './packs/along';
+import type { Pack } from './packs/packs';
 import { Awake } from './sync/awake';
 import type { Kind, SittingEvent } from './sync/events';
 import { Post, type Late, type Link } from './sync/post';
@@ -19,6 +21,10 @@ export interface Snapshot extends SittingView {
   /** What the server would not take, in its words. */
   refused: string | null;
   late: Late;
+  /** What this device took along of it. */
+  pack: Pack | null;
+  /** The next question of an adaptive test has been asked for. */
+  asking: boolean;
 }
 
 /** What a sitting needs of the world around it. */
@@ -26,6 +32,8 @@ export interface World {
   time: Time;
   storage: QueueStorage;
   server: Server;
+  /** Without it nothing can be taken along. */
+  along?: Along;
 }
 
 /**
@@ -39,6 +47,8 @@ export class SittingStore {
     sitting: null,
     refused: null,
     late: { answers: 0, why: null },
+    pack: null,
+    asking: false,
   };
   private readonly listeners = new Set<() => void>();
   private readonly queue: Queue;
@@ -46,12 +56,14 @@ export class SittingStore {
   private readonly awake: Awake;
   private readonly post: Post;
   private seq = 0;
+  /** When the question on screen came there, by the server's clock. */
+  private shownAt = 0;
 
   constructor(
     sitting: string,
-    private readonly tab: string,
+    private tab: string,
     user: string,
-    world: World,
+    private readonly world: World,
   ) {
     this.queue = new Queue(world.storage, `${user}/${sitting}`);
     this.clock = new ServerClock(world.time);
@@ -60,6 +72,7 @@ export class SittingStore {
       heard: (state) => this.hear(state),
       stands: (link) => this.stand(link),
       refused: (refused) => this.change({ refused }),
+      awake: () => this.spells(),
     });
   }
 
@@ -76,12 +89,29 @@ export class SittingStore {
     return deadline === null ? remainingMs : Math.max(0, deadline - this.clock.now());
   }
 
+  /** Milliseconds for which the question on screen has been there, all spells of it. */
+  ownTime(): number {
+    const { questions, current, status } = this.snapshot;
+    const { activeMs = 0, toldAt = 0 } = questions[current] ?? {};
+    const since = status === 'active' ? this.clock.now() - Math.max(toldAt, this.shownAt) : 0;
+    return activeMs + Math.max(0, since);
+  }
+
   async open(take = false): Promise<void> {
-    const sitting = await this.post.open(this.tab, take);
+    const pack = (await this.world.along?.find()) ?? null;
+    if (pack && !(await this.world.along?.hold())) {
+      const message = 'This sitting is open in another tab of this device. Go on there, or close it there first.';
+      return this.stand({ kind: 'elsewhere', message, waiting: 0 });
+    }
+    if (pack) this.tab = pack.tab;
+    this.change({ pack });
+    const sitting = await this.post.open(this.tab, take, pack && this.sinceThen(pack));
     if (!sitting) return;
     const { state } = sitting;
     const { questionMs } = sitting.briefing;
-    this.change({ sitting, questionMs, current: state.current ?? this.snapshot.current });
+    // An adaptive test is always at the last question it has asked.
+    const last = sitting.briefing.most ? sitting.questions.length - 1 : null;
+    this.change({ sitting, questionMs, current: last ?? state.current ?? this.snapshot.current });
     this.seq = Math.max(state.lastSeq, ...this.queue.all.map(({ seq }) => seq));
     this.hear(state);
     if (state.status === 'handed_in') return void this.post.handIn(true);
@@ -92,8 +122,10 @@ export class SittingStore {
   show(position: number): void {
     const { questions, current, questionMs } = this.snapshot;
     if (!questions[position] || (questionMs !== null && position !== current && position !== current + 1)) return;
+    if (this.snapshot.sitting?.briefing.most && position < questions.length - 1) return;
     // With a time for each question, the event itself moves on.
     if (questionMs === null) this.change({ current: position });
+    this.shownAt = this.clock.now();
     this.act('shown', position);
   }
 
@@ -111,6 +143,12 @@ export class SittingStore {
 
   beSure(position: number, sureness: Sureness | null): void {
     this.act('sureness', position, sureness);
+  }
+
+  /** Tutor mode: asks whether the answer is right, without the reasons. The first try counts. */
+  async try(position: number): Promise<void> {
+    this.act('tried', position);
+    await this.post.flush();
   }
 
   /** Tutor mode: locks the answer and asks what came of it. */
@@ -175,6 +213,23 @@ export class SittingStore {
     return true;
   }
 
+  /** Asks an adaptive test for its next question, for good: there is no going back from it. */
+  async next(): Promise<void> {
+    const { sitting, current, asking } = this.snapshot;
+    if (!sitting || asking) return;
+    this.change({ asking: true });
+    const told = await this.post.afterAll(() =>
+      this.world.server.next({ tab: this.tab, after: current, awakeSince: this.awake.awakeSince }),
+    );
+    this.change({ asking: false });
+    if (!told) return;
+    if (told.questions.length === 0) return this.post.over();
+    const questions = [...sitting.questions.slice(0, current + 1), ...told.questions];
+    this.change({ sitting: { ...sitting, questions, units: [...sitting.units, ...told.units] } });
+    this.hear(told.state);
+    this.show(questions.length - 1);
+  }
+
   /** Hands in for good, with what had not been sent yet. True when it is done. */
   async handIn(untilDone = false): Promise<boolean> {
     const done = await this.post.handIn(untilDone);
@@ -193,8 +248,41 @@ export class SittingStore {
     this.post.leave(this.put('left', null));
   }
 
+  /** It was taken along on this device, or given back. */
+  took(pack: Pack | null): void {
+    this.change({ pack });
+    if (pack) void this.world.along?.hold();
+    else this.world.along?.drop();
+  }
+
+  /** The name under which this page writes. */
+  get name(): string {
+    return this.tab;
+  }
+
+  /** Where the sitting stands, as far as this page knows. */
+  state(): View<'SittingState'> {
+    const { questions, status, deadline, remainingMs, current, breaksLeft, readingUntil, score } = this.snapshot;
+    return {
+      questions: [...questions],
+      status,
+      now: Math.round(this.clock.now()),
+      deadline,
+      remainingMs,
+      activeMs: 0,
+      current,
+      answered: questions.filter(({ response }) => response !== null).length,
+      breaksLeft,
+      readingUntil,
+      lastSeq: this.seq,
+      score,
+      refused: {},
+    };
+  }
+
   /** Stops all timers. */
   stop(): void {
+    this.world.along?.release();
     this.post.stop();
     this.awake.stop();
   }
@@ -208,6 +296,7 @@ export class SittingStore {
 
   private act(kind: Kind, position: number | null, value?: unknown): void {
     this.change(laid(this.snapshot, this.put(kind, position, value)));
+    this.spells();
     const { link } = this.snapshot;
     if (link.kind === 'away') this.stand({ ...link, waiting: this.queue.answers });
     else {
@@ -233,14 +322,41 @@ export class SittingStore {
   private hear(state: View<'SittingState'>): void {
     this.clock.hear(state.now);
     this.change(this.queue.all.reduce(laid, heard(this.snapshot, state)));
+    // Who has found it wants to know why.
+    for (const { position, tries } of state.questions)
+      if (
+        state.status === 'active' &&
+        tries.at(-1)?.outcome === 'right' &&
+        this.snapshot.questions[position]?.checked === false
+      )
+        this.act('checked', position);
+    if (this.snapshot.pack) this.world.along?.keep(this.state());
+  }
+
+  /** What was taken along, as if the server had told of it just now: its clock has gone on since. */
+  private sinceThen(pack: Pack): View<'OpenedSitting'> {
+    const { state } = pack.opened;
+    return { ...pack.opened, state: { ...state, now: state.now + Math.max(0, this.world.time.wall() - pack.toldAt) } };
+  }
+
+  /** Spells in which pages of it ran on this device; none: it was not taken along. */
+  private spells(): [number, number][] {
+    const { along } = this.world;
+    const { pack, sitting } = this.snapshot;
+    if (!pack || !along) return [];
+    // Before it is open, the clock says nothing yet.
+    if (sitting) along.spells.ran(this.awake.awakeSince, this.clock.now());
+    return along.spells.all;
   }
 
   private stand(link: Link): void {
+    if (link.kind === 'handedIn' && this.snapshot.pack) this.took(null);
     this.change(link.kind === 'handedIn' ? { link, status: 'handed_in', late: this.post.late } : { link });
   }
 
   private letter(events: SittingEvent[]): View<'SittingEvents'> {
-    return { tab: this.tab, awakeSince: this.awake.awakeSince, events };
+    const awake = this.spells();
+    return { tab: this.tab, awakeSince: this.awake.awakeSince, events, ...(awake.length > 0 && { awake }) };
   }
 
   private change(part: Partial<Snapshot>): void {

@@ -7,16 +7,15 @@ export function useShortcuts(on: {
   shortcuts: Shortcuts;
   store: SittingStore;
   state: QuestionState | undefined;
-  /** Where going on and back lead; null: nowhere. */
-  on: number | null;
-  back: number | null;
+  /** What going on and back do; null: nothing. */
+  on: (() => void) | null;
+  back: (() => void) | null;
   options: string[];
-  go: (position: number) => void;
   /** What the other keys do. */
   does: Record<Exclude<Action, 'back' | 'on' | 'flag'>, () => void>;
   off: boolean;
 }): void {
-  const { shortcuts, store, state, options, go, off } = on;
+  const { shortcuts, store, state, options, off } = on;
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const typing =
@@ -24,13 +23,13 @@ export function useShortcuts(on: {
         event.target.closest('input:not([type=radio]), textarea, select, dialog');
       if (off || !state || typing || event.ctrlKey || event.metaKey || event.altKey) return;
       const does = meaning(shortcuts, event.key);
-      if (does === 'back' && on.back !== null) go(on.back);
-      else if (does === 'on' && on.on !== null) go(on.on);
+      if (does === 'back') on.back?.();
+      else if (does === 'on') on.on?.();
       else if (does === 'flag') store.flag(state.position, !state.flagged);
       else if (typeof does === 'number') {
         const option = options[does - 1];
         if (option && !state.locked) store.answer(state.position, { choice: option });
-      } else if (does && does !== 'back' && does !== 'on') {
+      } else if (does) {
         // The key must not land in a field that has just opened.
         event.preventDefault();
         on.does[does]();

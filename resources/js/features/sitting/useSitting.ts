@@ -1,14 +1,17 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
+import { AlongHere } from './packs/along';
 import { SittingStore } from './sittingStore';
 import { BrowserStorage } from './sync/queueStorage';
 import { serverOf } from './sync/server';
 import { browserTime } from './sync/time';
 import { tabName } from './tab';
+import { sitHere } from '../../worker/sitHere';
 
 const storage = new BrowserStorage();
 
 function storeOf(id: string, user: string): SittingStore {
-  return new SittingStore(id, tabName(), user, { time: browserTime, storage, server: serverOf(id) });
+  const along = new AlongHere(id, user);
+  return new SittingStore(id, tabName(), user, { time: browserTime, storage, server: serverOf(id), along });
 }
 
 /** Opens a sitting for as long as the screen is shown. */
@@ -19,6 +22,7 @@ export function useSitting(id: string, user: string): SittingStore {
     const own = storeOf(id, user);
     setStore(own);
     void own.open();
+    const over = sitHere();
     const leave = () => own.leave();
     const back = (event: PageTransitionEvent) => event.persisted && void own.open();
     const online = () => void own.flush();
@@ -31,6 +35,7 @@ export function useSitting(id: string, user: string): SittingStore {
       window.removeEventListener('online', online);
       own.leave();
       own.stop();
+      over();
     };
   }, [id, user]);
   return store;

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { api, ask, type View } from '../../api/client';
 import { Failure } from '../../ui/Failure';
 import { count } from '../../ui/words';
-import { useBegin } from '../sitting/useBegin';
+import { useBegin } from '../../api/useBegin';
 
 type Start = View<'QuickStartWanted'>['start'];
 

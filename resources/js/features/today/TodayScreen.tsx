@@ -1,6 +1,6 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { api, ask, type View } from '../../api/client';
+import { api, ask, Unreachable, type View } from '../../api/client';
 import { queries, session, today } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Chip } from '../../ui/Chip';
@@ -11,7 +11,8 @@ import { Figure } from '../../ui/Figure';
 import { Loading } from '../../ui/Loading';
 import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
-import { count, dayTime, MODES } from '../../ui/words';
+import { count, dayTime, MODES, wholePercent } from '../../ui/words';
+import { OnThisDevice } from '../sitting/packs/OnThisDevice';
 import { QuickStarts } from './QuickStarts';
 import { useExam } from './useExam';
 
@@ -19,7 +20,7 @@ export function Component() {
   useTitle('Today');
   const choice = useExam();
   if (choice.isPending) return <Loading />;
-  if (choice.error) return <Failure error={choice.error} retry={choice.retry} />;
+  if (choice.error) return <Away error={choice.error} retry={choice.retry} />;
   if (!choice.exam)
     return <Empty title="No exam has been set up here yet.">An administrator must load one first.</Empty>;
   return <Today exam={choice.exam} onExam={choice.choose} />;
@@ -29,7 +30,7 @@ function Today({ exam, onExam }: { exam: string; onExam: (slug: string) => void 
   const who = useQuery(session);
   const page = useQuery(today(exam));
   if (page.isPending) return <Loading what="Looking up where you are" />;
-  if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  if (page.isError) return <Away error={page.error} retry={() => void page.refetch()} />;
   const { examName, summary, counts, open, past, exams } = page.data;
   const again = counts.missed + counts.partly + counts.leftBlank;
   return (
@@ -53,6 +54,7 @@ function Today({ exam, onExam }: { exam: string; onExam: (slug: string) => void 
         )}
       </div>
 
+      <OnThisDevice owner={who.data?.user?.email ?? ''} />
       <NextStep begun={open.find((line) => line.begun)} counts={counts} again={again} />
       <QuickStarts exam={exam} quick={page.data.quick} />
 
@@ -67,6 +69,21 @@ function Today({ exam, onExam }: { exam: string; onExam: (slug: string) => void 
           <BankSeen counts={counts} />
           <Open open={open} exam={exam} />
         </div>
+      </div>
+    </div>
+  );
+}
+
+/** Without a connection: what can be done all the same. */
+function Away({ error, retry }: { error: Error; retry: () => void }) {
+  const who = useQuery(session);
+  if (!(error instanceof Unreachable)) return <Failure error={error} retry={retry} />;
+  return (
+    <div className="grid gap-6">
+      <h1 className="text-2xl font-bold">No connection</h1>
+      <OnThisDevice owner={who.data?.user?.email ?? ''} alone />
+      <div>
+        <Button onClick={retry}>Look again</Button>
       </div>
     </div>
   );
@@ -177,10 +194,8 @@ function Past({ past }: { past: View<'PastSitting'>[] }) {
               {MODES[line.mode]}, {dayTime(line.endedAt)}
             </div>
           </td>
-          <td className="whitespace-nowrap">
-            {line.marks} of {line.possible}
-          </td>
-          <td className="whitespace-nowrap">{line.shareOfAll === null ? '–' : `${line.shareOfAll} %`}</td>
+          <td className="whitespace-nowrap">{line.marks === null ? '–' : `${line.marks} of ${line.possible}`}</td>
+          <td className="whitespace-nowrap">{wholePercent(line.shareOfAll)}</td>
           <td className="whitespace-nowrap">
             {line.answered} of {line.questions}
           </td>

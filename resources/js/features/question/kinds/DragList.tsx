@@ -1,7 +1,8 @@
-import { closestCenter, DndContext, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { closestCenter, DndContext } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { GripVertical } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { SILENT, useGrips } from './drag';
 
 /** Items that a pointer or a finger can drag to another place. The keyboard has buttons of its own in each. */
 export default function DragList({
@@ -17,16 +18,12 @@ export default function DragList({
   onMove: (from: number, to: number) => void;
   children: (id: string, place: number) => ReactNode;
 }) {
-  const sensors = useSensors(
-    useSensor(MouseSensor, { activationConstraint: { distance: 4 } }),
-    // A finger that only passes by scrolls the page.
-    useSensor(TouchSensor, { activationConstraint: { delay: 150, tolerance: 6 } }),
-  );
+  const grips = useGrips(locked);
   return (
     <DndContext
-      sensors={locked ? [] : sensors}
+      sensors={grips}
       collisionDetection={closestCenter}
-      accessibility={{ screenReaderInstructions: { draggable: '' }, announcements: SILENT }}
+      accessibility={SILENT}
       onDragEnd={({ active, over }) => {
         const [from, to] = [ids.indexOf(String(active.id)), ids.indexOf(String(over?.id))];
         if (from >= 0 && to >= 0 && from !== to) onMove(from, to);
@@ -44,14 +41,6 @@ export default function DragList({
     </DndContext>
   );
 }
-
-/** What has moved is told by the list itself, in our words. */
-const SILENT = {
-  onDragStart: () => undefined,
-  onDragOver: () => undefined,
-  onDragEnd: () => undefined,
-  onDragCancel: () => undefined,
-};
 
 function Item({ id, locked, children }: { id: string; locked: boolean; children: ReactNode }) {
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id, disabled: locked });

@@ -1,9 +1,13 @@
 import clsx from 'clsx';
 import { Ban } from 'lucide-react';
+import { useId, useState } from 'react';
 import { Markdown } from '../../../ui/Markdown';
 import { plain } from '../../../ui/plain';
 import { count } from '../../../ui/words';
 import type { KindProps } from './kind';
+
+/** From so many options on, they stand in columns and can be narrowed by typing. */
+const MANY = 9;
 
 /** One option or several; each can be ruled out. */
 export function Options({
@@ -18,6 +22,9 @@ export function Options({
   const several = body.kind === 'several';
   const chosen = several ? (response?.choices ?? []) : response?.choice ? [response.choice] : [];
   const full = several && body.limit !== null && chosen.length >= body.limit;
+  const many = body.options.length >= MANY;
+  const [words, setWords] = useState('');
+  const shown = many ? body.options.filter((option) => speaksOf(option.text, words)) : body.options;
   const choose = (id: string) => {
     if (!several) return onAnswer({ choice: id });
     const choices = chosen.includes(id) ? chosen.filter((other) => other !== id) : [...chosen, id];
@@ -32,8 +39,13 @@ export function Options({
             : `Choose up to ${body.limit}. ${chosen.length} of ${body.limit} chosen.`}
         </p>
       )}
-      <div role={several ? 'group' : 'radiogroup'} aria-labelledby={labelledBy} className="grid max-w-[75ch] gap-2">
-        {body.options.map((option) => {
+      {many && <Finder words={words} onWords={setWords} shown={shown.length} of={body.options.length} />}
+      <div
+        role={several ? 'group' : 'radiogroup'}
+        aria-labelledby={labelledBy}
+        className={clsx('grid gap-2', many ? 'sm:grid-cols-2' : 'max-w-[75ch]')}
+      >
+        {shown.map((option) => {
           const out = struck.includes(option.id);
           const on = chosen.includes(option.id);
           return (
@@ -87,4 +99,39 @@ export function Options({
       </div>
     </div>
   );
+}
+
+/** Narrows a long list to what speaks of some words. What is chosen stays chosen, shown or not. */
+function Finder(props: { words: string; onWords: (words: string) => void; shown: number; of: number }) {
+  const id = useId();
+  return (
+    <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+      <label htmlFor={id}>Find among the options</label>
+      <input
+        id={id}
+        type="search"
+        autoComplete="off"
+        value={props.words}
+        maxLength={100}
+        onChange={(event) => props.onWords(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key !== 'Escape' || props.words === '') return;
+          event.preventDefault();
+          props.onWords('');
+        }}
+        className="input w-56 border-base-content/50 text-base pointer-fine:h-9"
+      />
+      <span role="status" className="text-base-content/75">
+        {props.words.trim() !== '' && `${props.shown} of ${props.of} shown`}
+      </span>
+    </div>
+  );
+}
+
+function speaksOf(text: string, words: string): boolean {
+  const said = plain(text).toLowerCase();
+  return words
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => said.includes(word));
 }

@@ -1,5 +1,10 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import clsx from 'clsx';
+import { Maximize, ZoomIn, ZoomOut, type LucideIcon } from 'lucide-react';
+import { useEffect, useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
 import type { KindProps } from './kind';
+import { zoom } from './parts';
+import type { Closeness, Zoomer } from './zoom';
 
 interface Point {
   x: number;
@@ -8,6 +13,10 @@ interface Point {
 
 const STEP = 0.02;
 const FINE_STEP = 0.004;
+const CLOSER = 1.6;
+/** Times as large. */
+const MOST = 6;
+const WHOLE: Closeness = { times: 1, x: 0, y: 0 };
 const round = (value: number) => Math.round(Math.min(1, Math.max(0, value)) * 10_000) / 10_000;
 
 /** A picture to point at, with a finger, a mouse, or a cross that the arrow keys move. */
@@ -16,6 +25,17 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
   const points = response?.points ?? [];
   const [cross, setCross] = useState<Point | null>(null);
   const frame = useRef<HTMLDivElement>(null);
+  const inner = useRef<HTMLDivElement>(null);
+  const zoomer = useRef<Zoomer>(null);
+  const [view, setView] = useState(WHOLE);
+  // Without it the picture is as large as it is.
+  const zoomable = useQuery(zoom).data?.zoomable;
+  useEffect(() => {
+    if (!zoomable || !frame.current) return;
+    const own = zoomable(frame.current, MOST, setView);
+    zoomer.current = own;
+    return () => own.stop();
+  }, [zoomable]);
 
   const place = (point: Point) => {
     if (locked) return;
@@ -25,8 +45,8 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
     const nearest = far.indexOf(Math.min(...far));
     onAnswer({ points: points.map((old, i) => (i === nearest ? point : old)) });
   };
-  const click = (event: PointerEvent<HTMLDivElement>) => {
-    const box = frame.current?.getBoundingClientRect();
+  const click = (event: MouseEvent) => {
+    const box = inner.current?.getBoundingClientRect();
     if (!box) return;
     setCross(null);
     place({ x: round((event.clientX - box.left) / box.width), y: round((event.clientY - box.top) / box.height) });
@@ -37,22 +57,47 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
     if (dx !== undefined && dy !== undefined) {
       event.preventDefault();
       const step = event.shiftKey ? FINE_STEP : STEP;
-      setCross({ x: round(at.x + dx * step), y: round(at.y + dy * step) });
+      const next = { x: round(at.x + (dx * step) / view.times), y: round(at.y + (dy * step) / view.times) };
+      setCross(next);
+      if (view.times > 1) zoomer.current?.see(next.x, next.y);
+    } else if (event.key === '+' || event.key === '-' || event.key === '0') {
+      event.preventDefault();
+      if (event.key === '0') zoomer.current?.whole();
+      else zoomer.current?.by(event.key === '+' ? CLOSER : 1 / CLOSER);
+      if (cross) zoomer.current?.see(cross.x, cross.y);
     } else if (event.key === 'Enter' || event.key === ' ') {
       event.preventDefault();
       place(at);
     }
   };
   return (
-    // Whole on the screen: what one points at should not have to be scrolled to.
-    <div
-      className="grid gap-2"
-      style={{ maxWidth: `max(20rem, ${Math.round((52 * picture.width) / picture.height)}dvh)` }}
-    >
-      <p id={`${labelledBy}-how`}>
-        {most === 1 ? 'Point at one place.' : `Point at ${most} places; ${points.length} of ${most} set.`}
-        <span className="text-base-content/75"> By keyboard: arrow keys move a cross, Enter sets the point.</span>
-      </p>
+    <div className="grid gap-2">
+      <div className="flex max-w-[75ch] items-start justify-between gap-3">
+        <p id={`${labelledBy}-how`}>
+          {most === 1 ? 'Point at one place.' : `Point at ${most} places; ${points.length} of ${most} set.`}
+          <span className="text-base-content/75">
+            {' '}
+            By keyboard: arrow keys move a cross, Enter sets the point, + and − look closer or less close.
+          </span>
+        </p>
+        {zoomable && (
+          <div role="group" aria-label="How close" className="flex shrink-0">
+            <Closer label="Closer" Icon={ZoomIn} off={view.times >= MOST} onUse={() => zoomer.current?.by(CLOSER)} />
+            <Closer
+              label="Less close"
+              Icon={ZoomOut}
+              off={view.times <= 1}
+              onUse={() => zoomer.current?.by(1 / CLOSER)}
+            />
+            <Closer
+              label="The whole picture"
+              Icon={Maximize}
+              off={view.times <= 1}
+              onUse={() => zoomer.current?.whole()}
+            />
+          </div>
+        )}
+      </div>
       {/* An application of one thing: pointing. Its keys are told in the sentence above. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
       <div
@@ -62,34 +107,54 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
         tabIndex={0}
         aria-labelledby={labelledBy}
         aria-describedby={`${labelledBy}-how`}
-        onPointerUp={click}
+        onClick={click}
         onKeyDown={press}
         onFocus={() => setCross((old) => old ?? (points.length ? null : { x: 0.5, y: 0.5 }))}
         onBlur={() => setCross(null)}
-        className="relative cursor-crosshair touch-manipulation rounded-box border border-base-content/50"
+        className={clsx(
+          'relative cursor-crosshair overflow-hidden rounded-box border border-base-content/50',
+          view.times > 1 ? 'touch-none' : 'touch-pan-y',
+        )}
+        // Whole on the screen: what one points at should not have to be scrolled to.
+        style={{ maxWidth: `max(20rem, ${Math.round((50 * picture.width) / picture.height)}dvh)` }}
       >
-        <img src={picture.file} alt={picture.alt} className="block w-full rounded-box select-none" draggable={false} />
-        <svg
-          viewBox={`0 0 ${picture.width} ${picture.height}`}
-          aria-hidden="true"
-          className="absolute inset-0 size-full"
+        <div
+          ref={inner}
+          className="relative origin-top-left"
+          style={{ transform: `translate(${view.x * 100}%, ${view.y * 100}%) scale(${view.times})` }}
         >
-          {points.map(({ x, y }, i) => (
-            <PointMark key={`${x} ${y}`} x={x * picture.width} y={y * picture.height} name={most > 1 ? i + 1 : ''} />
-          ))}
-          {cross && (
-            <g className="stroke-error" strokeWidth="2">
-              <path d={`M${cross.x * picture.width - 14} ${cross.y * picture.height}h28`} />
-              <path d={`M${cross.x * picture.width} ${cross.y * picture.height - 14}v28`} />
-            </g>
-          )}
-        </svg>
+          <img src={picture.file} alt={picture.alt} className="block w-full select-none" draggable={false} />
+          <svg
+            viewBox={`0 0 ${picture.width} ${picture.height}`}
+            aria-hidden="true"
+            className="absolute inset-0 size-full"
+          >
+            {points.map(({ x, y }, i) => (
+              <PointMark
+                key={`${x} ${y}`}
+                x={x * picture.width}
+                y={y * picture.height}
+                name={most > 1 ? i + 1 : ''}
+                times={view.times}
+              />
+            ))}
+            {cross && (
+              <path
+                d={`M${-14 / view.times} 0h${28 / view.times}M0 ${-14 / view.times}v${28 / view.times}`}
+                transform={`translate(${cross.x * picture.width} ${cross.y * picture.height})`}
+                className="stroke-error"
+                strokeWidth={2 / view.times}
+              />
+            )}
+          </svg>
+        </div>
       </div>
       <p role="status" className="sr-only">
         {cross
           ? `Cross at ${Math.round(cross.x * 100)} % from the left, ${Math.round(cross.y * 100)} % from the top.`
           : ''}
         {` ${points.length} of ${most} points set.`}
+        {view.times > 1 && ` ${view.times.toFixed(1)} times as large.`}
       </p>
       {points.length > 0 && !locked && (
         <p className="flex flex-wrap gap-x-4">
@@ -112,17 +177,32 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
   );
 }
 
-/** A ring with a dot in it, seen on light and dark ground alike. */
-export function PointMark({ x, y, name }: { x: number; y: number; name: string | number }) {
+function Closer(props: { label: string; Icon: LucideIcon; off: boolean; onUse: () => void }) {
   return (
-    <g>
-      <circle cx={x} cy={y} r="11" fill="none" stroke="#fff" strokeWidth="5" />
-      <circle cx={x} cy={y} r="11" fill="none" stroke="#7a1020" strokeWidth="2.5" />
-      <circle cx={x} cy={y} r="2.5" fill="#7a1020" stroke="#fff" strokeWidth="1" />
+    <button
+      type="button"
+      aria-label={props.label}
+      title={props.label}
+      disabled={props.off}
+      onClick={props.onUse}
+      className="grid size-11 cursor-pointer place-items-center rounded-field hover:bg-base-content/10 disabled:cursor-default disabled:opacity-40 pointer-fine:size-9"
+    >
+      <props.Icon aria-hidden="true" className="size-5" />
+    </button>
+  );
+}
+
+/** A ring with a dot in it, seen on light and dark ground alike, of one size however close the picture is. */
+export function PointMark({ x, y, name, times = 1 }: { x: number; y: number; name: string | number; times?: number }) {
+  return (
+    <g transform={`translate(${x} ${y}) scale(${1 / times})`}>
+      <circle r="11" fill="none" stroke="#fff" strokeWidth="5" />
+      <circle r="11" fill="none" stroke="#7a1020" strokeWidth="2.5" />
+      <circle r="2.5" fill="#7a1020" stroke="#fff" strokeWidth="1" />
       {name !== '' && (
         <text
-          x={x + 15}
-          y={y + 5}
+          x="15"
+          y="5"
           fontSize="15"
           fontWeight="700"
           fill="#7a1020"

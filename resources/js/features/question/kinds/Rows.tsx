@@ -1,11 +1,16 @@
-import { useId } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import clsx from 'clsx';
+import { useId, type ReactNode } from 'react';
 import { Markdown } from '../../../ui/Markdown';
 import { plain } from '../../../ui/plain';
 import { having, orNothing } from '../response';
 import type { KindProps } from './kind';
+import { dragRows } from './parts';
 
 /** Longer lists of choices open as a menu, short ones lie open. */
 const LIE_OPEN = 3;
+/** So many letters of choices have room beside a text. */
+const SHORT = 28;
 
 /** True/false grid, matching, sort into groups: each row wants one choice. */
 export function Rows({
@@ -15,20 +20,38 @@ export function Rows({
   labelledBy,
   onAnswer,
 }: KindProps<'true_false_grid' | 'matching' | 'grouping'>) {
+  const drags = body.kind !== 'true_false_grid';
+  // Without it there are the fields.
+  const DragRows = useQuery({ ...dragRows, enabled: drags }).data?.default;
   const choose = (row: string, choice: string) => onAnswer(orNothing({ rows: having(response?.rows, row, choice) }));
+  const show = (row: (typeof body.rows)[number], grip: ReactNode = null) => (
+    <Row
+      key={row.id}
+      row={row.id}
+      text={row.text}
+      grip={grip}
+      choices={row.choices ?? body.choices}
+      chosen={response?.rows?.[row.id] ?? ''}
+      locked={locked}
+      onChoose={(choice) => choose(row.id, choice)}
+    />
+  );
   return (
     <div role="group" aria-labelledby={labelledBy} className="grid max-w-[75ch] gap-2">
-      {body.rows.map((row) => (
-        <Row
-          key={row.id}
-          row={row.id}
-          text={row.text}
-          choices={row.choices ?? body.choices}
-          chosen={response?.rows?.[row.id] ?? ''}
+      {drags && DragRows ? (
+        <DragRows
+          into={body.kind === 'grouping' ? 'groups' : 'rows'}
+          rows={body.rows}
+          choices={body.choices}
+          chosen={response?.rows ?? {}}
           locked={locked}
-          onChoose={(choice) => choose(row.id, choice)}
-        />
-      ))}
+          onChoose={choose}
+        >
+          {(row, grip) => show(body.rows.find(({ id }) => id === row.id) ?? { ...row, choices: null }, grip)}
+        </DragRows>
+      ) : (
+        body.rows.map((row) => show(row))
+      )}
     </div>
   );
 }
@@ -36,6 +59,7 @@ export function Rows({
 function Row({
   row,
   text,
+  grip,
   choices,
   chosen,
   locked,
@@ -43,49 +67,63 @@ function Row({
 }: {
   row: string;
   text: string;
+  /** By which it can be dragged. */
+  grip: ReactNode;
   choices: { id: string; text: string }[];
   chosen: string;
   locked: boolean;
   onChoose: (choice: string) => void;
 }) {
   const id = useId();
+  const menu = choices.length > LIE_OPEN;
+  // Long choices would leave no room for what they are chosen for.
+  const beside = menu || choices.reduce((letters, choice) => letters + choice.text.length, 0) <= SHORT;
   return (
-    <div className="grid gap-x-4 gap-y-1 rounded-field border border-base-content/50 px-3 py-2 sm:grid-cols-[1fr_auto] sm:items-center">
-      <div id={id} data-part={`row:${row}`}>
-        <Markdown inline>{text}</Markdown>
-      </div>
-      {choices.length > LIE_OPEN ? (
-        <select
-          aria-labelledby={id}
-          className="select min-h-11 w-full border-base-content/50 text-base sm:w-64"
-          value={chosen}
-          disabled={locked}
-          onChange={(event) => onChoose(event.target.value)}
-        >
-          <option value="">Choose…</option>
-          {choices.map((choice) => (
-            <option key={choice.id} value={choice.id}>
-              {plain(choice.text)}
-            </option>
-          ))}
-        </select>
-      ) : (
-        <div role="radiogroup" aria-labelledby={id} className="flex flex-wrap gap-x-4">
-          {choices.map((choice) => (
-            <label key={choice.id} className="flex min-h-11 cursor-pointer items-center gap-2">
-              <input
-                type="radio"
-                name={id}
-                className="radio radio-primary radio-sm"
-                checked={chosen === choice.id}
-                disabled={locked}
-                onChange={() => onChoose(choice.id)}
-              />
-              <Markdown inline>{choice.text}</Markdown>
-            </label>
-          ))}
+    <div className="flex rounded-field border border-base-content/50">
+      {grip}
+      <div
+        className={clsx(
+          'grid min-w-0 flex-1 gap-x-4 gap-y-1 py-2 pr-3',
+          !grip && 'pl-3',
+          beside && 'sm:grid-cols-[1fr_auto] sm:items-center',
+        )}
+      >
+        <div id={id} data-part={`row:${row}`}>
+          <Markdown inline>{text}</Markdown>
         </div>
-      )}
+        {menu ? (
+          <select
+            aria-labelledby={id}
+            className="select min-h-11 w-full border-base-content/50 text-base sm:w-64"
+            value={chosen}
+            disabled={locked}
+            onChange={(event) => onChoose(event.target.value)}
+          >
+            <option value="">Choose…</option>
+            {choices.map((choice) => (
+              <option key={choice.id} value={choice.id}>
+                {plain(choice.text)}
+              </option>
+            ))}
+          </select>
+        ) : (
+          <div role="radiogroup" aria-labelledby={id} className="flex flex-wrap gap-x-4">
+            {choices.map((choice) => (
+              <label key={choice.id} className="flex min-h-11 cursor-pointer items-center gap-2">
+                <input
+                  type="radio"
+                  name={id}
+                  className="radio radio-primary radio-sm"
+                  checked={chosen === choice.id}
+                  disabled={locked}
+                  onChange={() => onChoose(choice.id)}
+                />
+                <Markdown inline>{choice.text}</Markdown>
+              </label>
+            ))}
+          </div>
+        )}
+      </div>
     </div>
   );
 }

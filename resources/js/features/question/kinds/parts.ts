@@ -1,4 +1,6 @@
 import { part } from '../../../ui/part';
 
-/** What drags: a page without anything to be put in order does not need it. */
-export const dragList = part('drag', () => import('./DragList'));
+/** What drags and zooms: a page without anything to be moved does not need it. */
+export const dragList = part('drag-list', () => import('./DragList'));
+export const dragRows = part('drag-rows', () => import('./DragRows'));
+export const zoom = part('zoom', () => import('./zoom'));

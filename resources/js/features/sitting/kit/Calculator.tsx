@@ -1,6 +1,7 @@
 import { useId, useRef, useState } from 'react';
 import { Button } from '../../../ui/Button';
 import { calculate, type Angle } from './calculate';
+import { Tick } from '../../../ui/Tick';
 
 interface Line {
   typed: string;
@@ -130,25 +131,13 @@ export default function Calculator({ sitting, onUse }: { sitting: string; onUse:
         </div>
       </form>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-        <label className="flex min-h-11 cursor-pointer items-center gap-2 pointer-fine:min-h-9">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm checkbox-primary"
-            checked={more}
-            onChange={(event) => setMore(event.target.checked)}
-          />
+        <Tick on={more} onChange={(on) => setMore(on)}>
           Scientific
-        </label>
+        </Tick>
         {more && (
-          <label className="flex min-h-11 cursor-pointer items-center gap-2 pointer-fine:min-h-9">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm checkbox-primary"
-              checked={angle === 'degrees'}
-              onChange={(event) => setAngle(event.target.checked ? 'degrees' : 'radians')}
-            />
+          <Tick on={angle === 'degrees'} onChange={(on) => setAngle(on ? 'degrees' : 'radians')}>
             Degrees
-          </label>
+          </Tick>
         )}
         <span className="flex-1" />
         {tape.length > 0 && (

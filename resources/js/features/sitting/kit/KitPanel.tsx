@@ -1,6 +1,16 @@
 import clsx from 'clsx';
-import { Calculator, Keyboard, NotebookPen, PencilRuler, SunMoon, Table2, X, type LucideIcon } from 'lucide-react';
-import { useEffect, useRef, type ReactNode } from 'react';
+import {
+  Backpack,
+  Calculator,
+  Keyboard,
+  NotebookPen,
+  PencilRuler,
+  SunMoon,
+  Table2,
+  X,
+  type LucideIcon,
+} from 'lucide-react';
+import { memo, useCallback, useEffect, useRef, type ReactNode } from 'react';
 import type { Kit, Tool } from './kit';
 
 const RAIL: readonly [Tool, string, LucideIcon][] = [
@@ -9,8 +19,10 @@ const RAIL: readonly [Tool, string, LucideIcon][] = [
   ['tables', 'Tables', Table2],
   ['scratch', 'Scratch', PencilRuler],
   ['look', 'Look', SunMoon],
+  ['along', 'Along', Backpack],
   ['keys', 'Keys', Keyboard],
 ];
+const ALL = RAIL.map(([tool]) => tool);
 const TITLES: Record<Tool, string> = {
   notes: 'This question',
   calculator: 'Calculator',
@@ -18,6 +30,7 @@ const TITLES: Record<Tool, string> = {
   scratch: 'Scratch pad',
   look: 'Look',
   keys: 'Keys',
+  along: 'Without a connection',
   handbook: 'Handbook',
 };
 
@@ -28,9 +41,12 @@ const TITLES: Record<Tool, string> = {
 export function KitPanel({
   kit,
   open,
+  tools = ALL,
   children,
 }: {
   kit: Kit;
+  /** Those that can be taken here. */
+  tools?: readonly Tool[];
   /** What is open now, where nothing was chosen too. */
   open: Tool | null;
   children: (tool: Tool) => ReactNode;
@@ -42,11 +58,16 @@ export function KitPanel({
     asked.current = false;
   }, [open]);
   const shown = open && !kit.used.includes(open) ? [...kit.used, open] : kit.used;
-  const use = (tool: Tool) => {
+  const now = useRef({ kit, open });
+  useEffect(() => {
+    now.current = { kit, open };
+  });
+  const use = useCallback((tool: Tool) => {
     asked.current = true;
+    const { kit, open } = now.current;
     if (open === tool) kit.close();
     else kit.take(tool);
-  };
+  }, []);
   return (
     <div className="contents lg:sticky lg:top-(--head) lg:flex lg:h-[calc(100dvh-var(--head)-var(--foot))] lg:self-start">
       {/* Escape puts away what holds the focus. */}
@@ -63,7 +84,7 @@ export function KitPanel({
         className="order-last z-10 overflow-y-auto overscroll-contain border-base-300 bg-base-100 outline-none max-lg:sticky max-lg:bottom-(--foot) max-lg:max-h-[55dvh] max-lg:border-t-2 max-lg:px-4 max-lg:pb-3 lg:order-none lg:w-88 lg:border-l lg:px-5 lg:py-4"
       >
         <div className="sticky top-0 z-10 flex items-center justify-between bg-base-100 lg:hidden">
-          <Rail open={open} onUse={use} low />
+          <Rail tools={tools} open={open} onUse={use} low />
         </div>
         <div className="mb-2 flex items-center justify-between gap-2">
           <h2 className="font-bold">{open && TITLES[open]}</h2>
@@ -83,16 +104,26 @@ export function KitPanel({
         ))}
       </aside>
       <div className="hidden w-17 shrink-0 border-l border-base-300 py-3 lg:block">
-        <Rail open={open} onUse={use} />
+        <Rail tools={tools} open={open} onUse={use} />
       </div>
     </div>
   );
 }
 
-function Rail({ open, onUse, low }: { open: Tool | null; onUse: (tool: Tool) => void; low?: boolean }) {
+const Rail = memo(function Rail({
+  tools,
+  open,
+  onUse,
+  low,
+}: {
+  tools: readonly Tool[];
+  open: Tool | null;
+  onUse: (tool: Tool) => void;
+  low?: boolean;
+}) {
   return (
     <ul aria-label="Kit" className={clsx('flex', low ? 'w-full overflow-x-auto' : 'flex-col gap-1')}>
-      {RAIL.map(([tool, name, Icon]) => (
+      {RAIL.filter(([tool]) => tools.includes(tool)).map(([tool, name, Icon]) => (
         <li key={tool} className={clsx(tool === 'keys' && 'max-sm:hidden', low && 'flex-1')}>
           <button
             type="button"
@@ -111,4 +142,4 @@ function Rail({ open, onUse, low }: { open: Tool | null; onUse: (tool: Tool) => 
       ))}
     </ul>
   );
-}
+});

@@ -1,14 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
-import { memo, useDeferredValue } from 'react';
+import { memo, type ReactNode } from 'react';
 import { Unreachable } from '../../../api/client';
-import { section } from '../../../api/queries';
+import { section, session } from '../../../api/queries';
 import { Failure } from '../../../ui/Failure';
 import { Loading } from '../../../ui/Loading';
 import { Markdown } from '../../../ui/Markdown';
 import type { Look } from '../../../ui/look';
+import { useAfterPaint } from '../../../ui/useAfterPaint';
 import { Highlights } from '../../library/Highlights';
 import { StarAndNote } from '../../library/StarAndNote';
 import { WordToAuthors } from '../../library/WordToAuthors';
+import { handbooksOf } from '../packs/handbooks';
 import type { Shortcuts } from '../shortcuts';
 import type { Tool } from './kit';
 import { calculator, moreTools, scratch } from './parts';
@@ -21,16 +23,22 @@ export interface Desk {
   onUse: ((value: string) => void) | null;
   /** Set when the note was asked for by a key. */
   noteAsked: { current: boolean };
+  /** Counts what was filled or asked for from elsewhere: a field that knows of it only at first is made anew. */
+  filled: number;
   /** Which page of the handbook is open. */
   page: string | null;
   look: Look;
   onLook: (look: Look) => void;
   onShortcuts: (shortcuts: Shortcuts) => void;
+  /** What takes the sitting along; null: it cannot be. */
+  along: ReactNode;
 }
 
 /** One tool of the kit. The question goes first: what lies beside it follows once it is painted. */
 export function KitTool({ tool, desk }: { tool: Tool; desk: Desk }) {
-  return <Laid tool={tool} desk={useDeferredValue(desk)} />;
+  const painted = useAfterPaint(desk);
+  // What is done in the kit itself shows at once.
+  return <Laid tool={tool} desk={painted.position === desk.position ? desk : painted} />;
 }
 
 const Laid = memo(function Laid({ tool, desk }: { tool: Tool; desk: Desk }) {
@@ -39,7 +47,12 @@ const Laid = memo(function Laid({ tool, desk }: { tool: Tool; desk: Desk }) {
     case 'notes':
       return (
         <div className="grid gap-5">
-          <StarAndNote key={position} sitting={sitting} position={position} asked={desk.noteAsked} />
+          <StarAndNote
+            key={`${position}-${desk.filled}`}
+            sitting={sitting}
+            position={position}
+            asked={desk.noteAsked}
+          />
           <Highlights key={`marks-${position}`} sitting={sitting} position={position} />
           <WordToAuthors key={`word-${position}`} sitting={sitting} position={position} />
         </div>
@@ -50,6 +63,8 @@ const Laid = memo(function Laid({ tool, desk }: { tool: Tool; desk: Desk }) {
     case 'look':
     case 'keys':
       return <LaterTool tool={tool} desk={desk} />;
+    case 'along':
+      return desk.along;
     case 'scratch':
       return <LaterScratch sitting={sitting} />;
     case 'handbook':
@@ -83,13 +98,23 @@ function LaterScratch({ sitting }: { sitting: string }) {
 
 function Page({ exam, code }: { exam: string; code: string }) {
   const page = useQuery(section(exam, code));
-  if (page.isPending) return <Loading what="Turning the page" />;
-  if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  const owner = useQuery(session).data?.user?.email ?? '';
+  const away = page.error instanceof Unreachable;
+  const here = useQuery({
+    queryKey: ['handbooks', owner],
+    queryFn: () => handbooksOf(owner),
+    networkMode: 'always',
+    enabled: away,
+  });
+  const kept = here.data?.find((one) => one.exam === exam)?.sections.find((one) => one.code === code);
+  const data = page.data ?? (away ? kept : undefined);
+  if (page.isPending || (away && here.isPending)) return <Loading what="Turning the page" />;
+  if (!data) return <Failure error={page.error} retry={() => void page.refetch()} />;
   return (
     <article className="grid gap-3">
-      <p className="text-base-content/75">{page.data.chapter}</p>
-      <h3 className="text-lg font-bold">{page.data.title}</h3>
-      <Markdown>{page.data.body}</Markdown>
+      <p className="text-base-content/75">{data.chapter}</p>
+      <h3 className="text-lg font-bold">{data.title}</h3>
+      <Markdown>{data.body}</Markdown>
       <a href={`/handbook/${exam}/${code}`} target="_blank" rel="noopener">
         Open it in the handbook
       </a>

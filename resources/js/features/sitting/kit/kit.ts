@@ -1,6 +1,6 @@
 import { useState } from 'react';
 
-export type Tool = 'notes' | 'calculator' | 'tables' | 'scratch' | 'look' | 'keys' | 'handbook';
+export type Tool = 'notes' | 'calculator' | 'tables' | 'scratch' | 'look' | 'keys' | 'along' | 'handbook';
 
 /** What lies beside the questions of one sitting, and is open on each of them until it is put away. */
 export interface Kit {
@@ -13,7 +13,7 @@ export interface Kit {
   close(): void;
 }
 
-const TOOLS: readonly Tool[] = ['notes', 'calculator', 'tables', 'scratch', 'look', 'keys'];
+const TOOLS: readonly Tool[] = ['notes', 'calculator', 'tables', 'scratch', 'look', 'keys', 'along'];
 
 export function useKit(sitting: string): Kit {
   const key = `uplandia.kit.${sitting}`;

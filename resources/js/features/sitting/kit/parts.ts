@@ -1,6 +1,6 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { part } from '../../../ui/part';
-import { dragList } from '../../question/kinds/parts';
+import { dragList, dragRows, zoom } from '../../question/kinds/parts';
 
 export const calculator = part('calculator', () => import('./Calculator'));
 export const moreTools = part('more tools', () => import('./MoreTools'));
@@ -12,4 +12,6 @@ export function haveAtHand(queries: QueryClient): void {
   void queries.prefetchQuery(moreTools);
   void queries.prefetchQuery(scratch);
   void queries.prefetchQuery(dragList);
+  void queries.prefetchQuery(dragRows);
+  void queries.prefetchQuery(zoom);
 }

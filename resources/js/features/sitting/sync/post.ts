@@ -1,4 +1,5 @@
-import { Refused, type View } from '../../../api/client';
+import { Refused, Unreachable, type View } from '../../../api/client';
+import type { Spell } from '../packs/spells';
 import { answersIn, type SittingEvent } from './events';
 import { AT_ONCE, type Queue } from './queue';
 import type { Server } from './server';
@@ -40,6 +41,8 @@ export class Post {
   private stopped = false;
   private ending = false;
   private isOpen = false;
+  /** It goes on from what was taken along: the server has yet to open it for this name. */
+  private toOpen: string | null = null;
   /** The last answer to each question that was sent when all was over: why it does not count, or that it does. */
   private readonly afterwards = new Map<number, string | null>();
 
@@ -52,6 +55,7 @@ export class Post {
       heard: (state: View<'SittingState'>) => void;
       stands: (link: Link) => void;
       refused: (why: string) => void;
+      awake: () => Spell[];
     },
   ) {}
 
@@ -60,20 +64,34 @@ export class Post {
     return { answers: refused.length, why: refused[0] ?? null };
   }
 
-  /** Opens the sitting for this tab. */
-  async open(tab: string, take: boolean): Promise<View<'OpenedSitting'> | null> {
+  /**
+   * Opens the sitting for this tab.
+   *
+   * @param packed what was taken along, to go on with where there is no server; null: nothing was
+   */
+  async open(
+    tab: string,
+    take: boolean,
+    packed: View<'OpenedSitting'> | null = null,
+  ): Promise<View<'OpenedSitting'> | null> {
     this.told.stands({ kind: 'opening' });
     try {
       // First what an earlier page left: if all is over, it is told of that too.
       await this.queue.load();
-      const opened = await this.server.open(tab, take);
+      const opened = await this.server.open(tab, take, this.told.awake());
       if (this.stopped) return null;
       this.isOpen = true;
+      this.toOpen = null;
       this.told.stands({ kind: 'saved' });
       return opened;
     } catch (error) {
+      const goesOn = packed !== null && error instanceof Unreachable && !this.stopped;
+      if (goesOn) {
+        this.isOpen = true;
+        this.toOpen = tab;
+      }
       this.stumble(error);
-      return null;
+      return goesOn ? packed : null;
     }
   }
 
@@ -105,6 +123,32 @@ export class Post {
     return this.handing;
   }
 
+  /**
+   * Asks the server for something that goes by all that was done before. Null: it cannot be had just now, and why is
+   * told as of any letter.
+   */
+  async afterAll<T>(ask: () => Promise<T>): Promise<T | null> {
+    for (let waited = Infinity; this.queue.all.length > 0;) {
+      if (this.queue.all.length >= waited) return null;
+      waited = this.queue.all.length;
+      await this.flush();
+    }
+    if (this.stopped) return null;
+    try {
+      return await ask();
+    } catch (error) {
+      this.stumble(error);
+      return null;
+    }
+  }
+
+  /** The sitting is over, by the server's own word. */
+  over(): void {
+    this.callOff?.();
+    this.told.stands({ kind: 'handedIn' });
+    this.stop();
+  }
+
   /** The page goes away, with a last word. */
   leave(parting: SittingEvent): void {
     const all = [...this.queue.all];
@@ -120,6 +164,11 @@ export class Post {
   }
 
   private async send(): Promise<void> {
+    try {
+      await this.openFirst();
+    } catch (error) {
+      return this.stumble(error);
+    }
     const events = this.queue.next();
     try {
       const state = await this.server.record(this.letter(events));
@@ -146,6 +195,7 @@ export class Post {
     await this.sending;
     this.callOff?.();
     try {
+      await this.openFirst();
       await this.sendAhead();
       do {
         const events = this.queue.next();
@@ -162,6 +212,20 @@ export class Post {
     this.told.stands({ kind: 'handedIn' });
     this.stop();
     return true;
+  }
+
+  /** Opens what has been gone on with from what was taken along. */
+  private async openFirst(): Promise<void> {
+    if (this.toOpen === null) return;
+    try {
+      const { state } = await this.server.open(this.toOpen, false, this.told.awake());
+      this.toOpen = null;
+      this.told.heard(state);
+    } catch (error) {
+      // All is over: what waits is sent after it, and the server tells what of it counts.
+      if (error instanceof Refused && error.problem.reason === 'handed_in') this.toOpen = null;
+      throw error;
+    }
   }
 
   /** All but the last letter, as long as the sitting takes any. */

@@ -1,4 +1,5 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { DBSchema } from 'idb';
+import { storeOf } from '../../../ui/store';
 import type { SittingEvent } from './events';
 
 /** Where events wait that the server has not acknowledged. Whoever signs in next at this device sees only their own. */
@@ -18,12 +19,11 @@ interface Schema extends DBSchema {
   waiting: { key: [string, string]; value: Waiting; indexes: { owner: string } };
 }
 
-const NAME = 'uplandia-sittings';
-const VERSION = 1;
-
 /** Waiting events in the browser's own database, which outlives the page, the tab and a crash. */
 export class BrowserStorage implements QueueStorage {
-  private database: Promise<IDBPDatabase<Schema>> | undefined;
+  private readonly open = storeOf<Schema>('uplandia-sittings', (made) =>
+    made.createObjectStore('waiting', { keyPath: ['owner', 'id'] }).createIndex('owner', 'owner'),
+  );
 
   async read(owner: string): Promise<SittingEvent[]> {
     const database = await this.open();
@@ -37,15 +37,5 @@ export class BrowserStorage implements QueueStorage {
     for (const event of add) void change.store.put({ owner, id: event.id, event });
     for (const id of drop) void change.store.delete([owner, id]);
     await change.done;
-  }
-
-  private open(): Promise<IDBPDatabase<Schema>> {
-    this.database ??= openDB<Schema>(NAME, VERSION, {
-      upgrade: (database) =>
-        void database.createObjectStore('waiting', { keyPath: ['owner', 'id'] }).createIndex('owner', 'owner'),
-    });
-    // One that could not be opened may be the next time.
-    this.database.catch(() => (this.database = undefined));
-    return this.database;
   }
 }

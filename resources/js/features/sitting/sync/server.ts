@@ -1,10 +1,14 @@
 import { api, ask, type View } from '../../../api/client';
+import type { Spell } from '../packs/spells';
 
 /** The server as a sitting needs it. Each throws `Refused` or `Unreachable`. */
 export interface Server {
-  open(tab: string, take: boolean): Promise<View<'OpenedSitting'>>;
+  /** @param awake spells in which a device that was taken along ran; none: it was not */
+  open(tab: string, take: boolean, awake: Spell[]): Promise<View<'OpenedSitting'>>;
   record(letter: View<'SittingEvents'>): Promise<View<'SittingState'>>;
   handIn(letter: View<'SittingEvents'>): Promise<View<'HandedIn'>>;
+  /** What an adaptive test asks after a question. */
+  next(after: View<'AfterQuestion'>): Promise<View<'Next'>>;
   /** Sent by a page that goes away: nobody hears the answer. */
   leave(letter: View<'SittingEvents'>): void;
   /** Renews what a page that was open for long has let lapse. */
@@ -14,9 +18,13 @@ export interface Server {
 export function serverOf(sitting: string): Server {
   const params = { path: { sitting } };
   return {
-    open: (tab, take) => ask(api.POST('/api/sittings/{sitting}/open', { params, body: { tab, take } })),
+    open: (tab, take, awake) =>
+      ask(
+        api.POST('/api/sittings/{sitting}/open', { params, body: { tab, take, ...(awake.length > 0 && { awake }) } }),
+      ),
     record: (body) => ask(api.POST('/api/sittings/{sitting}/events', { params, body })),
     handIn: (body) => ask(api.POST('/api/sittings/{sitting}/hand-in', { params, body })),
+    next: (body) => ask(api.POST('/api/sittings/{sitting}/next', { params, body })),
     leave: (body) =>
       void api.POST('/api/sittings/{sitting}/events', { params, body, keepalive: true }).catch(() => undefined),
     renew: () => void api.GET('/api/session').catch(() => undefined),

@@ -1,7 +1,12 @@
 import type { View } from '../../../api/client';
 import type { SittingEvent } from './events';
 
-export type QuestionState = View<'QuestionState'>;
+export type QuestionState = View<'QuestionState'> & {
+  /** When the server told, by its clock. */
+  toldAt?: number;
+  /** Whether the answer is right was asked, and the server has not told yet. */
+  asked?: boolean;
+};
 export type Sureness = NonNullable<QuestionState['sureness']>;
 
 /** What is asked of the server and holds only once it has heard of it. */
@@ -39,7 +44,7 @@ export const NOTHING_YET: SittingView = {
 /** Takes the server's word for what it knows. */
 export function heard(view: SittingView, state: View<'SittingState'>): SittingView {
   const questions = [...view.questions];
-  for (const question of state.questions) questions[question.position] = question;
+  for (const question of state.questions) questions[question.position] = { ...question, toldAt: state.now };
   return inTurn({
     ...view,
     questions,
@@ -109,6 +114,8 @@ function overlay({ kind, value }: SittingEvent): Partial<QuestionState> {
     // Whoever has asked for the answer cannot change theirs, connection or not.
     case 'checked':
       return { checked: true, locked: true };
+    case 'tried':
+      return { asked: true };
     default:
       return {};
   }

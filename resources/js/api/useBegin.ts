@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import type { View } from '../../api/client';
-import { queries } from '../../api/queries';
+import type { View } from './client';
+import { queries } from './queries';
 
 type Make = () => Promise<View<'Built'>>;
 

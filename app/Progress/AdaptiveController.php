@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Progress;
+
+use App\Account\User;
+use App\Assembly\TestBuilder;
+use App\Http\Contract\Get;
+use App\Http\Contract\Post;
+use App\Question\Exam;
+use App\Sitting\BuiltView;
+use App\Sitting\Closing;
+use App\Sitting\Desk;
+use App\Sitting\Settles;
+use App\Sitting\Sheets;
+use App\Sitting\Sitting;
+use App\Sitting\StateView;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Uplandia\Core\Progress\Adaptive;
+
+final readonly class AdaptiveController
+{
+    public function __construct(
+        private AdaptiveTests $tests,
+        private Desk $desk,
+        private Closing $closing,
+        private Sheets $sheets,
+        private Settles $settlement,
+    ) {
+    }
+
+    #[Get('/api/exams/{exam}/adaptive', 'What an adaptive test could ask', returns: AdaptiveOfferView::class)]
+    public function show(Exam $exam): JsonResponse
+    {
+        return new JsonResponse(
+            new AdaptiveOfferView(
+                reach: AdaptiveBank::of($exam)->reach(),
+                least: Adaptive::LEAST,
+                choices: array_map(
+                    fn (int $most): AdaptiveChoiceView => new AdaptiveChoiceView(
+                        $most,
+                        TestBuilder::minutesFor($exam, $most),
+                    ),
+                    AdaptiveTests::LENGTHS,
+                ),
+            ),
+        );
+    }
+
+    #[
+        Post(
+            '/api/exams/{exam}/adaptive',
+            'Prepare an adaptive test',
+            takes: AdaptiveRequest::class,
+            returns: BuiltView::class,
+            status: 201,
+        ),
+    ]
+    public function store(AdaptiveRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    {
+        $sitting = $this->tests->ready(
+            exam: $exam,
+            user: $user,
+            most: $request->integer('most'),
+            timed: $request->boolean('timed'),
+        );
+
+        return new JsonResponse(new BuiltView($sitting->id), 201);
+    }
+
+    #[
+        Post(
+            '/api/sittings/{sitting}/next',
+            'Ask for the next question',
+            takes: NextRequest::class,
+            returns: NextView::class,
+        ),
+    ]
+    public function next(NextRequest $request, Sitting $sitting): JsonResponse
+    {
+        $this->closing->settleIfOver($sitting);
+        $after = $request->integer('after');
+        $this->tests->goOn(
+            sitting: $sitting,
+            tab: $request->string('tab')->value(),
+            after: $after,
+            awake: $request->awake(),
+        );
+
+        return new JsonResponse(
+            new NextView(
+                questions: $this->sheets->questions($sitting, $after + 1),
+                units: $this->sheets->units($sitting, $after + 1),
+                state: StateView::of(
+                    state: $this->desk->state($sitting),
+                    now: $this->desk->now(),
+                    lastSeq: $sitting->last_seq,
+                    positions: $sitting->positions(),
+                    outcomes: $sitting->isHandedIn() ? [] : $this->settlement->outcomes($sitting),
+                    score: null,
+                ),
+            ),
+        );
+    }
+}

@@ -1,0 +1,223 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Progress;
+
+use App\Account\User;
+use App\Assembly\NewItems;
+use App\Assembly\Test;
+use App\Assembly\TestBuilder;
+use App\Assembly\TestItems;
+use App\Http\Refusal;
+use App\Question\Exam;
+use App\Sitting\Closing;
+use App\Sitting\Desk;
+use App\Sitting\Pen;
+use App\Sitting\Sitting;
+use Closure;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Assembly\Seed;
+use Uplandia\Core\Marking\Marker;
+use Uplandia\Core\Progress\Adaptive;
+use Uplandia\Core\Progress\AdaptiveAnswer;
+use Uplandia\Core\Progress\AdaptiveEnding;
+use Uplandia\Core\Progress\AdaptiveItem;
+use Uplandia\Core\Sitting\Awake;
+use Uplandia\Core\Sitting\State;
+use Uplandia\Core\Sitting\Status;
+
+/**
+ * Tests that choose their next question by the answers so far: computation.md, section 13.
+ *
+ * @phpstan-import-type Item from Test
+ */
+final readonly class AdaptiveTests
+{
+    /** Nobody is asked more than this, whatever the bank holds. */
+    public const MOST = 100;
+
+    /** Lengths to choose from. */
+    public const LENGTHS = [30, 45, 60, self::MOST];
+
+    public function __construct(
+        private Desk $desk,
+        private Pen $pen,
+        private Closing $closing,
+        private TestItems $items,
+        private Marker $marker,
+    ) {
+    }
+
+    /**
+     * A sitting of a new test, of which only the first question is known.
+     *
+     * @param  int  $most  questions
+     * @param  bool  $timed  whether it has the time that the exam would give so many
+     *
+     * @throws Refusal when the bank has nothing to ask
+     */
+    public function ready(Exam $exam, User $user, int $most, bool $timed): Sitting
+    {
+        $bank = AdaptiveBank::of($exam);
+        $seed = new Seed(Str::random(32));
+        $first = $this->chosen(
+            bank: $bank,
+            adaptive: $bank->test($most),
+            answers: [],
+            user: $user->id,
+            test: null,
+            seed: $seed,
+        ) ?? throw Refusal::unmet('too_few', 'The bank of this exam has no question that such a test could ask yet.');
+
+        return DB::transaction(
+            fn (): Sitting => Sitting::ready(
+                Test::holding(
+                    [
+                        'user_id' => $user->id,
+                        'exam_id' => $exam->id,
+                        'title' => "Adaptive · up to {$most}",
+                        'mode' => ($timed ? Mode::Timed : Mode::Untimed)->value,
+                        'adaptive' => $most,
+                        'seed' => $seed->value,
+                    ],
+                    self::asItem($first, 0),
+                    $timed ? TestBuilder::minutesFor($exam, $most) : null,
+                ),
+                $user,
+            ),
+        );
+    }
+
+    /**
+     * Asks what comes after a question: the same however often it is asked. Where nothing does, the sitting is over.
+     *
+     * @param  int  $after  position of the question that is left behind
+     *
+     * @throws Refusal
+     */
+    public function goOn(Sitting $sitting, string $tab, int $after, Awake $awake): void
+    {
+        $ending = $this->desk->writeSoon(
+            $sitting,
+            fn (Sitting $sitting, int $now): Closure => $this->prepare(
+                sitting: $sitting,
+                tab: $tab,
+                after: $after,
+                now: $now,
+            ),
+        );
+        if ($ending instanceof AdaptiveEnding) {
+            $this->closing->end(sitting: $sitting, tab: $tab, awake: $awake, why: $ending->value);
+        }
+        $sitting->refresh();
+    }
+
+    /**
+     * What has come of each question that was on screen.
+     *
+     * @return list<AdaptiveAnswer>
+     */
+    public function answers(Sitting $sitting, AdaptiveBank $bank, State $state): array
+    {
+        $questions = $this->items->of($sitting->test_id);
+        $answers = [];
+        foreach ($bank->askedBy($sitting->test) as $position => $item) {
+            $known = $state->questions[$position];
+            if ($known->seen) {
+                $credit = $this->marker->mark($questions[$position]->question, $known->response);
+                $answers[] = new AdaptiveAnswer($item, $credit->share?->toFloat() ?? 0.0);
+            }
+        }
+
+        return $answers;
+    }
+
+    /**
+     * @return Closure(): (AdaptiveEnding|null)
+     *
+     * @throws Refusal
+     */
+    private function prepare(Sitting $sitting, string $tab, int $after, int $now): Closure
+    {
+        $this->desk->refuseHandedIn($sitting);
+        $sitting->loadMissing('test.exam');
+        $most = $sitting->test->adaptive ?? throw Refusal::conflict('not_adaptive', 'All its questions are known.');
+        if (! $sitting->hasBegun()) {
+            throw Refusal::unmet('not_started', 'Begin the sitting first.');
+        }
+        $this->pen->check($sitting, $tab);
+        if ($after >= $sitting->questions) {
+            throw Refusal::unmet('unknown_question', 'This question has not been asked yet.');
+        }
+        if ($after < $sitting->questions - 1) {
+            return fn (): null => null;
+        }
+        $state = $this->desk->state($sitting, $now);
+        self::refuseUnlessAtIt($state, $after);
+        $bank = AdaptiveBank::of($sitting->test->exam);
+        $adaptive = $bank->test($most);
+        $answers = $this->answers($sitting, $bank, $state);
+        $ending = $adaptive->ending($answers);
+        $next = $ending !== null ? null : $this->chosen(
+            bank: $bank,
+            adaptive: $adaptive,
+            answers: $answers,
+            user: $sitting->user_id,
+            test: $sitting->test,
+            seed: new Seed($sitting->test->seed),
+        );
+        if ($next === null) {
+            return fn (): ?AdaptiveEnding => $ending ?? $adaptive->ending($answers, more: false);
+        }
+        $items = self::asItem($next, $sitting->questions);
+        $sitting->questions++;
+
+        return function () use ($sitting, $items): null {
+            DB::table('test_items')->insert(['test_id' => $sitting->test_id] + $items[0]);
+            DB::table('tests')->where('id', $sitting->test_id)->update(['questions' => $sitting->questions]);
+
+            return null;
+        };
+    }
+
+    /** @throws Refusal */
+    private static function refuseUnlessAtIt(State $state, int $position): void
+    {
+        if ($state->status === Status::HandedIn) {
+            throw Refusal::conflict('handed_in', 'Time is up: this sitting is over.');
+        }
+        if ($state->status !== Status::Active) {
+            throw Refusal::conflict('not_active', 'The sitting is paused. Go on with it first.');
+        }
+        if (! $state->questions[$position]->seen) {
+            throw Refusal::conflict('not_seen', 'Look at the question before you go on from it.');
+        }
+    }
+
+    /** @param  list<AdaptiveAnswer>  $answers */
+    private function chosen(
+        AdaptiveBank $bank,
+        Adaptive $adaptive,
+        array $answers,
+        int $user,
+        ?Test $test,
+        Seed $seed,
+    ): ?AdaptiveItem {
+        return $adaptive->next(
+            $answers,
+            fn (int $place): array => $bank->items(place: $place, user: $user, test: $test),
+            $seed->stream('adaptive:'.count($answers)),
+        );
+    }
+
+    /** @return list<Item> one */
+    private static function asItem(AdaptiveItem $item, int $position): array
+    {
+        $items = NewItems::of([$item->id], fn (): array => ['marks' => '1', 'penalty' => '0', 'section' => null]);
+
+        return [['position' => $position] + $items[0]];
+    }
+}

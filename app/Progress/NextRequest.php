@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Progress;
+
+use App\Http\Form;
+use OpenApi\Attributes as OA;
+use Uplandia\Core\Sitting\Awake;
+
+#[
+    OA\Schema(
+        schema: 'AfterQuestion',
+        required: ['tab', 'after'],
+        properties: [
+            new OA\Property(property: 'tab', type: 'string'),
+            new OA\Property(property: 'after', type: 'integer', description: 'The position that is left behind.'),
+            new OA\Property(
+                property: 'awakeSince',
+                type: 'integer',
+                nullable: true,
+                description: 'Since when the page has been awake without a gap.',
+            ),
+        ],
+    ),
+]
+final class NextRequest extends Form
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'tab' => ['required', 'string', 'max:64'],
+            'after' => ['required', 'integer', 'min:0', 'max:'.AdaptiveTests::MOST],
+            'awakeSince' => ['nullable', 'integer', 'min:0', 'max:9007199254740991'],
+        ];
+    }
+
+    public function awake(): Awake
+    {
+        return Awake::since($this->filled('awakeSince') ? $this->integer('awakeSince') : null, []);
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Result;
+
+use App\Http\Contract\Delete;
+use App\Http\Contract\Post;
+use App\Http\Refusal;
+use App\Sitting\Desk;
+use App\Sitting\PackRequest;
+use App\Sitting\Pen;
+use App\Sitting\Sitting;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Uplandia\Core\Assembly\Mode;
+
+/** Takes a sitting along on a device, and gives it back. */
+final readonly class PackController
+{
+    public function __construct(private Desk $desk, private Pen $pen, private Explainer $explainer)
+    {
+    }
+
+    #[Post('/api/sittings/{sitting}/pack', 'Take a sitting along', takes: PackRequest::class, returns: PackView::class)]
+    public function store(PackRequest $request, Sitting $sitting): JsonResponse
+    {
+        $tab = $request->string('tab')->value();
+        $this->desk->write($sitting, function (Sitting $sitting, int $now) use ($tab): void {
+            $this->desk->refuseHandedIn($sitting);
+            if (! $sitting->hasBegun()) {
+                throw Refusal::unmet('not_started', 'Begin the sitting first.');
+            }
+            $sitting->test->refuseAdaptive(
+                'The next question of an adaptive test comes from the server, so it cannot be taken along.',
+            );
+            $this->pen->check($sitting, $tab);
+            $sitting->fill(['packed_by' => $tab, 'packed_ms' => $now, 'contact_ms' => $now]);
+        });
+        $sitting->refresh();
+        // A tutor shows the key after each answer, and there will be nobody to ask for it.
+        $explanations = $sitting->mode === Mode::Tutor
+            ? $this->explainer->whole($sitting, $this->desk->state($sitting))
+            : [];
+
+        return new JsonResponse(new PackView($sitting->id, $explanations));
+    }
+
+    #[Delete('/api/sittings/{sitting}/pack', 'Give a sitting back that was taken along')]
+    public function destroy(Sitting $sitting): Response
+    {
+        $this->desk->write($sitting, function (Sitting $sitting): void {
+            $sitting->fill(['packed_by' => null, 'packed_ms' => null]);
+        });
+
+        return new Response(status: 204);
+    }
+}

@@ -1,0 +1,25 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { queries, session } from '../../api/queries';
+import { dropHandbook, handbooksOf, takeHandbook } from '../sitting/packs/handbooks';
+
+/** The handbooks on this device, and what takes one along or clears it away. */
+export function useKeptHandbooks() {
+  const owner = useQuery(session).data?.user?.email ?? '';
+  const key = ['handbooks', owner];
+  const all = useQuery({ queryKey: key, queryFn: () => handbooksOf(owner), networkMode: 'always' });
+  const done = () => queries.invalidateQueries({ queryKey: key });
+  return {
+    all: all.data,
+    isPending: all.isPending,
+    taking: useMutation({
+      mutationFn: (exam: string) => takeHandbook(owner, exam),
+      onSuccess: done,
+      networkMode: 'always',
+    }),
+    clearing: useMutation({
+      mutationFn: (exam: string) => dropHandbook(owner, exam),
+      onSuccess: done,
+      networkMode: 'always',
+    }),
+  };
+}

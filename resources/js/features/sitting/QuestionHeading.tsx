@@ -1,0 +1,111 @@
+import { useEffect, useId, useState, type RefObject } from 'react';
+import { clock } from '../../ui/words';
+import { ONLY, type Only } from './following';
+import type { SittingStore } from './sittingStore';
+
+/** From so many questions on, typing a number is quicker than finding it. */
+const MANY = 10;
+/** The field in which one types the number of a question. */
+export const GO_TO = 'go-to-question';
+
+/** Which question it is and what it is worth, and the ways to another one. */
+export function QuestionHeading(props: {
+  heading: RefObject<HTMLHeadingElement | null>;
+  position: number;
+  questions: number;
+  /** Of an adaptive test; null: all its questions are known. */
+  most: number | null;
+  marks: string;
+  penalty: string | null;
+  topic: string | undefined;
+  /** One after the other: nobody jumps. */
+  inTurn: boolean;
+  only: Only;
+  onOnly: (only: Only) => void;
+  onGo: (position: number) => void;
+  /** Whose time on this question is shown; null: it is not wanted. */
+  timeOf: SittingStore | null;
+}) {
+  const { position, questions, marks, penalty, inTurn } = props;
+  return (
+    <div className="col-span-full flex flex-wrap items-center justify-between gap-x-4">
+      <h1 id="question" ref={props.heading} tabIndex={-1} className="scroll-mt-40 text-base-content/75 outline-none">
+        Question {position + 1} of {props.most === null ? questions : `at most ${props.most}`}
+        {marks !== '1' && `, ${marks} marks`}
+        {penalty && `, a wrong answer costs ${penalty} of ${marks === '1' ? 'a mark' : 'them'}`}
+        {props.topic && ` · ${props.topic}`}
+      </h1>
+      <div className="flex flex-wrap items-center gap-x-4">
+        {props.timeOf && <OwnTime store={props.timeOf} />}
+        {!inTurn && questions >= MANY && <GoTo key={position} questions={questions} onGo={props.onGo} />}
+        {!inTurn && (
+          <select
+            aria-label="What going on leads to"
+            value={props.only}
+            onChange={(event) => props.onOnly(event.target.value as Only)}
+            className="select min-h-11 w-auto border-base-content/50 text-sm pointer-fine:h-9 pointer-fine:min-h-9"
+          >
+            {Object.entries(ONLY).map(([value, words]) => (
+              <option key={value} value={value}>
+                {words}
+              </option>
+            ))}
+          </select>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function GoTo({ questions, onGo }: { questions: number; onGo: (position: number) => void }) {
+  const id = useId();
+  const [typed, setTyped] = useState('');
+  const [fault, setFault] = useState(false);
+  return (
+    <form
+      className="flex items-center gap-2 text-sm"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const number = /^\d+$/.test(typed.trim()) ? Number(typed) : 0;
+        if (number >= 1 && number <= questions) onGo(number - 1);
+        else setFault(true);
+      }}
+    >
+      <label htmlFor={GO_TO}>Go to</label>
+      <input
+        id={GO_TO}
+        inputMode="numeric"
+        autoComplete="off"
+        enterKeyHint="go"
+        maxLength={4}
+        value={typed}
+        aria-invalid={fault || undefined}
+        aria-describedby={fault ? id : undefined}
+        onChange={(event) => {
+          setTyped(event.target.value);
+          setFault(false);
+        }}
+        className="input w-14 border-base-content/50 text-right pointer-fine:h-9"
+      />
+      {fault && (
+        <span id={id} role="alert" className="text-error">
+          There are 1 to {questions}.
+        </span>
+      )}
+    </form>
+  );
+}
+
+/** How long one has been at this question. */
+function OwnTime({ store }: { store: SittingStore }) {
+  const [ms, setMs] = useState(() => store.ownTime());
+  useEffect(() => {
+    const timer = window.setInterval(() => setMs(store.ownTime()), 500);
+    return () => window.clearInterval(timer);
+  }, [store]);
+  return (
+    <p className="text-sm whitespace-nowrap text-base-content/75">
+      <span className="font-mono">{clock(ms)}</span> on this one
+    </p>
+  );
+}

@@ -1,0 +1,41 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+
+/** A second server over the database of the tests, which can be stopped and started again in the middle of one. */
+export class OwnServer {
+  private process: ChildProcess | null = null;
+
+  constructor(private readonly port: number) {}
+
+  get address(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    this.process = spawn('php', ['-S', `127.0.0.1:${this.port}`, '-t', 'public', 'bootstrap/serve.php'], {
+      env: {
+        ...process.env,
+        APP_URL: this.address,
+        DB_DATABASE: `${process.cwd()}/storage/uplandia/browser.sqlite`,
+        UPLANDIA_DEMO: 'true',
+        PHP_CLI_SERVER_WORKERS: '3',
+        // What the other server has read ahead is for its own address.
+        APP_CONFIG_CACHE: `${process.cwd()}/storage/uplandia/none.php`,
+        APP_ROUTES_CACHE: `${process.cwd()}/storage/uplandia/none.php`,
+      },
+      stdio: 'ignore',
+      detached: true,
+    });
+    for (let i = 0; i < 100; i++) {
+      const up = await fetch(`${this.address}/up`).catch(() => null);
+      if (up?.ok) return;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    throw new Error('The server did not start.');
+  }
+
+  /** At once, as a machine fails: nothing is finished. */
+  kill(): void {
+    if (this.process?.pid) process.kill(-this.process.pid, 'SIGKILL');
+    this.process = null;
+  }
+}
