@@ -35,7 +35,7 @@ test('a tutor test is taken along, gone on with while the server is off, and han
 }) => {
   test.setTimeout(300_000);
   await signInAs(page, 'Petra Quill');
-  await beginWith(page, 'tag._holds=sound,picture&pools=&count=4&mode=tutor');
+  await beginWith(page, 'tag._holds=sound,picture&kinds=single,several,number&pools=&count=4&mode=tutor');
   await takeAlong(page);
   await expectAccessible(page);
   await isKept(page);

@@ -109,7 +109,7 @@ export function Explained({
         <h2 className="mb-1 font-bold">To take with you</h2>
         <Markdown>{explanation.rationale}</Markdown>
         {explanation.references.length > 0 && (
-          <p className="mt-3 flex flex-wrap gap-x-4 gap-y-1">
+          <p className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1">
             In the handbook:
             {explanation.references.map(({ code, title }) => (
               <Link
@@ -117,6 +117,7 @@ export function Explained({
                 to={`/handbook/${explanation.exam}/${code}`}
                 target="_blank"
                 rel="noopener"
+                className="inline-flex min-h-11 items-center pointer-fine:min-h-7"
                 onClick={(event) => {
                   if (!openSection || event.ctrlKey || event.metaKey) return;
                   event.preventDefault();
