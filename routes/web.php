@@ -16,6 +16,8 @@ use App\Progress\MasteryController;
 use App\Progress\WeakSpotsController;
 use App\Result\PackController;
 use App\Result\ResultController;
+use App\Result\TakeAwayController;
+use App\Revisit\GapController;
 use App\Sitting\BookletController;
 use App\Sitting\NewSittingController;
 use App\Sitting\SittingController;
@@ -122,10 +124,14 @@ Route::prefix('api')->group(function (): void {
             Route::delete('sittings/{sitting}/pack', [PackController::class, 'destroy']);
             Route::get('sittings/{sitting}/result', [ResultController::class, 'show']);
             Route::get('sittings/{sitting}/review', [ResultController::class, 'review']);
+            Route::post('sittings/{sitting}/follow-up', [ResultController::class, 'followUp']);
+            Route::get('sittings/{sitting}/table', [TakeAwayController::class, 'table']);
+            Route::get('sittings/{sitting}/statements', [TakeAwayController::class, 'statements']);
             Route::post('sittings/{sitting}/questions/{position}/rubric', [
                 ResultController::class,
                 'mark',
             ]);
+            Route::put('sittings/{sitting}/questions/{position}/gap', [GapController::class, 'update']);
             Route::get('sittings/{sitting}/questions/{position}', [ResultController::class, 'explain']);
         });
     });

@@ -35,4 +35,10 @@ final readonly class Plan
         public bool $holdsBack,
     ) {
     }
+
+    /** As many as are wanted; where whole cases and sets do not make exactly so many, the nearest number they do. */
+    public function nearest(int $wanted): int
+    {
+        return $this->counts !== null ? $wanted : $this->below ?? ($this->above ?? min($wanted, $this->available));
+    }
 }

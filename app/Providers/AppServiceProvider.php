@@ -13,11 +13,13 @@ use App\Assembly\RecipePolicy;
 use App\Assembly\SavedRecipe;
 use App\Bench\TellsPeak;
 use App\Clock\SystemClock;
+use App\Cohort\Comparison;
 use App\Database\ImmediateConnector;
 use App\Http\WholeFileSessions;
 use App\Progress\AdaptiveResults;
 use App\Question\Fts5Search;
 use App\Question\TextSearch;
+use App\Result\Compares;
 use App\Result\KeepsStandings;
 use App\Result\Settlement;
 use App\Result\TellsExpected;
@@ -51,6 +53,7 @@ final class AppServiceProvider extends ServiceProvider
         Settles::class => Settlement::class,
         KeepsStandings::class => Standings::class,
         TellsExpected::class => AdaptiveResults::class,
+        Compares::class => Comparison::class,
         HoldsBack::class => RunningSittings::class,
         'db.connector.sqlite' => ImmediateConnector::class,
     ];

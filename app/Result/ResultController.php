@@ -8,18 +8,14 @@ use App\Assembly\TestItems;
 use App\Http\Contract\Get;
 use App\Http\Contract\Post;
 use App\Http\Refusal;
-use App\Question\PlainExcerpt;
-use App\Question\Syllabus;
+use App\Sitting\BuiltView;
 use App\Sitting\Closing;
 use App\Sitting\Desk;
 use App\Sitting\OnPaper;
 use App\Sitting\Sitting;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\DB;
-use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Sitting\State;
-use Uplandia\Core\Sitting\Sureness;
 
 final readonly class ResultController
 {
@@ -27,6 +23,7 @@ final readonly class ResultController
         private Desk $desk,
         private Closing $closing,
         private ResultReader $results,
+        private FollowUps $followUps,
         private Explainer $explainer,
         private TestItems $items,
         private OnPaper $onPaper,
@@ -45,44 +42,23 @@ final readonly class ResultController
     public function review(Sitting $sitting): JsonResponse
     {
         $this->refuseUntilHandedIn($sitting);
-        $sitting->loadMissing('test.exam');
-        $syllabus = Syllabus::of($sitting->test->exam);
-        $rows = DB::table('outcomes')
-            ->join('question_versions', 'question_versions.id', '=', 'outcomes.version_id')
-            ->where('sitting_id', $sitting->id)
-            ->orderBy('position')
-            ->get([
-                'position',
-                'outcome',
-                'outcomes.topic_id',
-                'question_versions.shown',
-                'sureness',
-                'active_ms',
-                'flagged',
-            ]);
-        $items = [];
-        foreach ($rows as $row) {
-            $stem = json_decode((string) $row->shown, true)['stem'] ?? '';
-            $items[] = new ReviewItemView(
-                position: (int) $row->position,
-                outcome: Outcome::from((string) $row->outcome),
-                topic: $syllabus->topOf((int) $row->topic_id)->name,
-                subtopic: $syllabus->get((int) $row->topic_id)->name,
-                excerpt: PlainExcerpt::of(is_string($stem) ? $stem : ''),
-                flagged: (bool) $row->flagged,
-                sureness: $row->sureness === null ? null : Sureness::from((string) $row->sureness),
-                activeMs: (int) $row->active_ms,
-            );
-        }
 
-        return new JsonResponse(
-            new ReviewView(
-                sitting: $sitting->id,
-                exam: $sitting->test->exam->slug,
-                title: $sitting->name,
-                items: $items,
-            ),
-        );
+        return new JsonResponse($this->results->review($sitting));
+    }
+
+    #[
+        Post(
+            '/api/sittings/{sitting}/follow-up',
+            'Begin what a result leads to',
+            returns: BuiltView::class,
+            status: 201,
+        ),
+    ]
+    public function followUp(Sitting $sitting): JsonResponse
+    {
+        $this->refuseUntilHandedIn($sitting);
+
+        return new JsonResponse(new BuiltView($this->followUps->begin($sitting)->id), 201);
     }
 
     #[

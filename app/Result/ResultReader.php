@@ -5,52 +5,51 @@ declare(strict_types=1);
 namespace App\Result;
 
 use App\Question\Exam;
-use App\Question\Syllabus;
+use App\Sitting\Desk;
+use App\Sitting\Pace;
 use App\Sitting\Sitting;
 use Brick\Math\BigRational;
-use Illuminate\Support\Facades\DB;
-use stdClass;
-use Uplandia\Core\Marking\Credit;
-use Uplandia\Core\Marking\MarkScheme;
-use Uplandia\Core\Marking\Outcome;
-use Uplandia\Core\Question\Difficulty;
-use Uplandia\Core\Question\Kind;
+use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Result\Breakdown;
 use Uplandia\Core\Result\Changes;
-use Uplandia\Core\Result\Group;
+use Uplandia\Core\Result\Course;
 use Uplandia\Core\Result\Headline;
 use Uplandia\Core\Result\QuestionResult;
 use Uplandia\Core\Result\Striking;
 use Uplandia\Core\Result\SurenessReport;
 use Uplandia\Core\Result\Timing;
+use Uplandia\Core\Result\Totals;
 use Uplandia\Core\Shown;
-use Uplandia\Core\Sitting\Sureness;
 
 /** Reads the result of a sitting that was handed in, from its outcomes. The core decides what they come to. */
 final readonly class ResultReader
 {
-    /** Before the family of a tag. */
-    private const TAG = 'tag:';
-
-    public function __construct(private TellsExpected $expected)
-    {
+    public function __construct(
+        private SatQuestions $questions,
+        private Breakdowns $breakdowns,
+        private Sections $sections,
+        private FollowUps $followUps,
+        private TellsExpected $expected,
+        private Compares $compares,
+        private Pace $pace,
+        private Desk $desk,
+    ) {
     }
 
     public function of(Sitting $sitting): ResultView
     {
-        $sitting->loadMissing('test.exam');
+        $sitting->loadMissing('test.exam', 'user');
         $exam = $sitting->test->exam;
         $cut = BigRational::of($exam->rules['cut']);
-        $syllabus = Syllabus::of($exam);
-        $results = $this->results($sitting, $syllabus);
+        $sat = $this->questions->of($sitting);
+        $results = array_column($sat, 'result');
         $whole = Breakdown::whole($results, $cut->toFloat());
         $headline = Headline::of($results, $cut);
         $sureness = SurenessReport::of($results);
-        $paper = $sitting->test->of_exam;
-        $share = $whole->totals->pending === 0 ? $whole->totals->shareOfAll() : null;
         $terms = $sitting->terms();
         $expected = $this->expected->of($sitting);
         $tally = TallyView::of($whole->totals, $whole->meanMs);
+        $habits = $this->habits($results);
 
         return new ResultView(
             sitting: $sitting->id,
@@ -65,217 +64,82 @@ final readonly class ResultReader
             tally: $expected === null ? $tally : $tally->withoutShares(),
             cut: Shown::percent($cut),
             counts: $sitting->counts,
+            clickedThrough: Headline::isClickedThrough($habits->rapidGuesses, $whole->totals),
             same: $sitting->test->isRepeatable(),
-            scaled: $paper && $sitting->test->section === null && $share !== null
-                ? ScaledView::of($exam->blueprint()->scale, $share)
-                : null,
+            scaled: $this->scaled($sitting, $exam, $whole->totals),
             expected: $expected,
             opening: $expected->sentence ?? $headline->opening,
             facts: $expected === null ? $headline->facts : [],
-            breakdowns: $expected !== null ? [] : $this->breakdowns(
-                results: $results,
-                syllabus: $syllabus,
-                exam: $exam,
-                sections: $paper,
-            ),
+            breakdowns: $expected === null
+                ? $this->breakdowns->of(results: $results, exam: $exam, sections: $sitting->test->of_exam)
+                : [],
             levels: array_map(LevelView::of(...), $sureness->levels),
             footing: FootingView::of($sureness->footing),
-            habits: $this->habits($results, $sureness),
+            calibration: CalibrationView::of($sureness),
+            habits: $habits,
+            course: $this->course($sitting, $results),
+            questions: $this->lines($sitting, $sat),
+            reading: $this->sections->worthReading($exam, $sat),
+            next: $expected === null ? $this->followUps->offer($sitting, $results) : null,
+            place: $this->compares->of($sitting),
         );
     }
 
-    /** @return list<QuestionResult> in the order of the test */
-    private function results(Sitting $sitting, Syllabus $syllabus): array
+    public function review(Sitting $sitting): ReviewView
     {
-        $rows = DB::table('outcomes')
-            ->join('question_versions', 'question_versions.id', '=', 'outcomes.version_id')
-            ->join(
-                'test_items',
-                fn ($join) => $join
-                    ->on('test_items.position', '=', 'outcomes.position')
-                    ->where('test_items.test_id', $sitting->test_id),
-            )
-            ->where('outcomes.sitting_id', $sitting->id)
-            ->orderBy('outcomes.position')
-            ->get([
-                'outcomes.position',
-                'outcomes.topic_id',
-                'outcomes.section',
-                'outcome',
-                'credit',
-                'first_credit',
-                'possible',
-                'penalty',
-                'changes',
-                'struck',
-                'sureness',
-                'active_ms',
-                'cohort_ms',
-                'kind',
-                'difficulty',
-                'question_versions.tags',
-                'question_versions.shown as presented',
-                'withheld',
-            ]);
-        $results = $schemes = $credits = [];
-        foreach ($rows as $row) {
-            $topic = $syllabus->get((int) $row->topic_id);
-            $results[] = self::result(
-                row: $row,
-                // Most are alike, and exact fractions are dear to read.
-                scheme: ($schemes["{$row->possible} {$row->penalty}"] ??= new MarkScheme(
-                    (string) $row->possible,
-                    (string) $row->penalty,
-                )),
-                credit: ($credits["{$row->outcome} {$row->credit}"] ??= Credit::stored(
-                    Outcome::from((string) $row->outcome),
-                    $row->credit,
-                )),
-                labels: [
-                    'topic' => $syllabus->topOf($topic->id)->name,
-                    'subtopic' => $topic->code,
-                    'difficulty' => (string) $row->difficulty,
-                    'kind' => (string) $row->kind,
-                ] + ($row->section === null ? [] : ['section' => (string) $row->section]) + self::tags($row),
-            );
-        }
+        $sitting->loadMissing('test.exam');
 
-        return $results;
-    }
-
-    /** @return array<string, list<string>> "tag:family" => values */
-    private static function tags(stdClass $row): array
-    {
-        $tags = [];
-        foreach ((array) json_decode((string) $row->tags, true) as $family => $values) {
-            $tags[self::TAG.$family] = array_values(array_filter((array) $values, is_string(...)));
-        }
-
-        return $tags;
-    }
-
-    /** @param  array<string, string|list<string>>  $labels */
-    private static function result(stdClass $row, MarkScheme $scheme, Credit $credit, array $labels): QuestionResult
-    {
-        $single = $row->kind === Kind::Single->value;
-        $options = $single
-            ? array_column((array) (json_decode((string) $row->presented, true)['options'] ?? []), 'id')
-            : [];
-        $key = $single ? json_decode((string) $row->withheld, true)['key'] ?? null : null;
-
-        return new QuestionResult(
-            position: (int) $row->position,
-            labels: $labels,
-            credit: $credit,
-            scheme: $scheme,
-            firstCredit: $row->first_credit === null ? null : Credit::of(BigRational::of((string) $row->first_credit)),
-            ms: (int) $row->active_ms,
-            cohortMedianMs: $row->cohort_ms === null ? null : (float) $row->cohort_ms,
-            sureness: $row->sureness === null ? null : Sureness::from((string) $row->sureness),
-            luck: $options === [] ? 0.0 : 1 / count($options),
-            options: $options,
-            struck: array_values(array_filter((array) json_decode((string) $row->struck, true), is_string(...))),
-            key: is_string($key) ? $key : null,
-            changes: (int) $row->changes,
+        return new ReviewView(
+            sitting: $sitting->id,
+            exam: $sitting->test->exam->slug,
+            title: $sitting->name,
+            items: $this->lines($sitting, $this->questions->of($sitting)),
         );
     }
 
     /**
-     * @param  list<QuestionResult>  $results
-     * @param  bool  $sections  whether it has the exam's
-     * @return list<BreakdownView>
+     * @param  list<SatQuestion>  $sat
+     * @return list<QuestionLineView>
      */
-    private function breakdowns(array $results, Syllabus $syllabus, Exam $exam, bool $sections): array
+    public function lines(Sitting $sitting, array $sat): array
     {
-        $cut = BigRational::of($exam->rules['cut'])->toFloat();
-        $views = [new BreakdownView('topic', $this->topics($results, $syllabus, $cut))];
-        if ($sections) {
-            $views[] = new BreakdownView('section', $this->sections($results, $exam, $cut));
-        }
-        $inOrder = [
-            'difficulty' => array_column(Difficulty::cases(), 'value'),
-            'kind' => array_column(Kind::cases(), 'value'),
-        ];
-        $families = array_values(array_unique(array_merge([], ...array_map(
-            fn (QuestionResult $result): array => array_filter(
-                array_keys($result->labels),
-                fn (string $label): bool => str_starts_with($label, self::TAG),
+        // Only tutor mode lets one try, and only the events know of it.
+        $state = $sitting->terms()->mode === Mode::Tutor ? $this->desk->state($sitting) : null;
+
+        return array_map(
+            fn (SatQuestion $one): QuestionLineView => QuestionLineView::of(
+                $one,
+                count($state->questions[$one->result->position]->tries ?? []),
             ),
-            $results,
-        ))));
-        sort($families);
-        foreach ([...array_keys($inOrder), ...$families] as $by) {
-            $groups = Breakdown::by($results, $by, $cut);
-            $order = $inOrder[$by] ?? [];
-            uksort(
-                $groups,
-                fn (int|string $one, int|string $other): int => $order === []
-                    ? strnatcasecmp((string) $one, (string) $other)
-                    : array_search($one, $order, true) <=> array_search($other, $order, true),
-            );
-            // Where all have the same, there is nothing to compare.
-            if (count($groups) > 1) {
-                $views[] = new BreakdownView($by, array_map(
-                    fn (Group $group): GroupView => GroupView::of($group->name, $group->name, $group),
-                    array_values($groups),
-                ));
-            }
-        }
-
-        return $views;
+            $sat,
+        );
     }
 
-    /**
-     * @param  list<QuestionResult>  $results
-     * @return list<GroupView> in the order of the blueprint, those of which anything was asked
-     */
-    private function topics(array $results, Syllabus $syllabus, float $cut): array
+    /** On the exam's scale: only a whole paper or rehearsal, and only when all of it is marked. */
+    private function scaled(Sitting $sitting, Exam $exam, Totals $totals): ?ScaledView
     {
-        $byTopic = Breakdown::by($results, 'topic', $cut);
-        $bySubtopic = Breakdown::by($results, 'subtopic', $cut);
-        $topics = [];
-        foreach ($syllabus->tops() as $top) {
-            $parts = [];
-            foreach ($syllabus->under($top) as $sub) {
-                $group = $bySubtopic[$sub->code] ?? null;
-                $parts = $group === null ? $parts : [...$parts, GroupView::of($sub->code, $sub->name, $group)];
-            }
-            $group = $byTopic[$top->name] ?? null;
-            $topics =
-                $group === null
-                    ? $topics
-                    : [...$topics, GroupView::of(code: $top->code, name: $top->name, group: $group, parts: $parts)];
-        }
+        $share = $totals->pending === 0 ? $totals->shareOfAll() : null;
 
-        return $topics;
-    }
-
-    /**
-     * @param  list<QuestionResult>  $results
-     * @return list<GroupView>
-     */
-    private function sections(array $results, Exam $exam, float $cut): array
-    {
-        $bySection = Breakdown::by($results, 'section', $cut);
-        $sections = [];
-        foreach ($exam->blueprint()->sections as $section) {
-            $group = $bySection[$section->code] ?? null;
-            if ($group instanceof Group) {
-                $sections[] = GroupView::of($section->code, $section->name, $group);
-            }
-        }
-
-        return $sections;
+        return $sitting->test->of_exam && $sitting->test->section === null && $share !== null
+            ? ScaledView::of($exam->blueprint()->scale, $share)
+            : null;
     }
 
     /** @param  list<QuestionResult>  $results */
-    private function habits(array $results, SurenessReport $sureness): HabitsView
+    private function course(Sitting $sitting, array $results): CourseView
+    {
+        $course = Course::of($results, $this->pace->of($sitting, $this->pace->marks($sitting)));
+
+        return CourseView::of($course, Timing::of($results));
+    }
+
+    /** @param  list<QuestionResult>  $results */
+    private function habits(array $results): HabitsView
     {
         $changes = Changes::of($results);
         $striking = Striking::of($results);
 
         return new HabitsView(
-            slowest: Timing::of($results)->slowest,
             wrongToRight: $changes->wrongToRight,
             rightToWrong: $changes->rightToWrong,
             wrongToWrong: $changes->wrongToWrong,
@@ -284,7 +148,6 @@ final readonly class ResultReader
             narrowedToTwo: $striking->narrowedToTwo,
             accuracyNarrowed: $striking->accuracyNarrowed,
             rapidGuesses: count(array_filter($results, fn (QuestionResult $result): bool => $result->isRapidGuess())),
-            surenessThin: $sureness->isThin(),
         );
     }
 }

@@ -15,6 +15,8 @@ final readonly class ResultView
      * @param  list<string>  $facts
      * @param  list<BreakdownView>  $breakdowns
      * @param  list<LevelView>  $levels
+     * @param  list<QuestionLineView>  $questions
+     * @param  list<WorthReadingView>  $reading
      */
     public function __construct(
         #[OA\Property] public string $sitting,
@@ -29,6 +31,12 @@ final readonly class ResultView
         #[OA\Property(ref: TallyView::class)] public TallyView $tally,
         #[OA\Property(description: 'The share that passes the real exam, as a percentage.')] public string $cut,
         #[OA\Property(description: 'At least 80 % answered, so that it counts in statistics.')] public bool $counts,
+        #[
+            OA\Property(
+                description: 'So many answers came faster than the questions can be read that it says little of what one knows.',
+            ),
+        ]
+        public bool $clickedThrough,
         #[OA\Property(description: 'Whether its questions can be sat again as they are.')] public bool $same,
         #[
             OA\Property(
@@ -65,7 +73,27 @@ final readonly class ResultView
         public array $breakdowns,
         #[OA\Property(type: 'array', items: new OA\Items(ref: LevelView::class))] public array $levels,
         #[OA\Property(ref: FootingView::class)] public FootingView $footing,
+        #[OA\Property(ref: CalibrationView::class, nullable: true)] public ?CalibrationView $calibration,
         #[OA\Property(ref: HabitsView::class)] public HabitsView $habits,
+        #[OA\Property(ref: CourseView::class)] public CourseView $course,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: QuestionLineView::class))] public array $questions,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(ref: WorthReadingView::class),
+                description: 'Those that would have saved most first, and only a few.',
+            ),
+        ]
+        public array $reading,
+        #[
+            OA\Property(
+                ref: FollowUpView::class,
+                nullable: true,
+                description: 'A test that can be begun at once, made of what this one showed.',
+            ),
+        ]
+        public ?FollowUpView $next,
+        #[OA\Property(ref: PlaceView::class)] public PlaceView $place,
     ) {
     }
 }

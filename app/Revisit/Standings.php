@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use stdClass;
 use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Revisit\Encounter;
+use Uplandia\Core\Revisit\GapMove;
 use Uplandia\Core\Revisit\Standing;
 use Uplandia\Core\Sitting\Sureness;
 
@@ -83,6 +84,7 @@ final class Standings implements KeepsStandings
                 'settled_ms',
                 'day',
             ]);
+        $moves = $this->moves($user, $questions);
         $rows = [];
         foreach ($outcomes->groupBy('question_id') as $question => $met) {
             $row = self::row(
@@ -91,6 +93,7 @@ final class Standings implements KeepsStandings
                 question: (int) $question,
                 topic: (int) $met->firstOrFail()->topic_id,
                 met: array_values($met->map($this->encounter(...))->all()),
+                move: $moves[(int) $question] ?? null,
             );
             $rows += $row === null ? [] : [(int) $question => $row];
         }
@@ -100,11 +103,18 @@ final class Standings implements KeepsStandings
 
     /**
      * @param  list<Encounter>  $met  every time the candidate met the question, in order
+     * @param  GapMove|null  $move  their latest word on the gap book
      * @return array<string, mixed>|null null: it is new
      */
-    public static function row(int $user, int $exam, int $question, int $topic, array $met): ?array
-    {
-        $standing = Standing::after($met);
+    public static function row(
+        int $user,
+        int $exam,
+        int $question,
+        int $topic,
+        array $met,
+        ?GapMove $move = null,
+    ): ?array {
+        $standing = Standing::after($met, $move);
 
         return $standing === null
             ? null
@@ -122,6 +132,29 @@ final class Standings implements KeepsStandings
                 'seen' => $standing->seen,
                 'seen_ms' => $standing->seenAt,
             ];
+    }
+
+    /**
+     * @param  list<int>  $questions
+     * @return array<int, GapMove> by question
+     */
+    private function moves(int $user, array $questions): array
+    {
+        $rows = DB::table('gap_entries')
+            ->where('user_id', $user)
+            ->whereIn('question_id', $questions)
+            ->whereNotNull('moved_ms')
+            ->get(['question_id', 'moved_ms', 'moved_day', 'into']);
+        $moves = [];
+        foreach ($rows as $row) {
+            $moves[(int) $row->question_id] = new GapMove(
+                at: (int) $row->moved_ms,
+                day: (int) $row->moved_day,
+                into: (bool) $row->into,
+            );
+        }
+
+        return $moves;
     }
 
     private function encounter(stdClass $row): Encounter

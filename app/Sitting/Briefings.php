@@ -7,16 +7,14 @@ namespace App\Sitting;
 use App\Assembly\ExamSectionView;
 use App\Assembly\Test;
 use App\Question\QuestionSets;
-use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Shown;
-use Uplandia\Core\Sitting\PacePlan;
 
 /** Tells a candidate what they are about to sit. */
 final readonly class Briefings
 {
-    public function __construct(private QuestionSets $sets)
+    public function __construct(private QuestionSets $sets, private Pace $pace)
     {
     }
 
@@ -25,19 +23,9 @@ final readonly class Briefings
         $sitting->loadMissing('test.exam', 'user');
         $terms = $sitting->terms();
         $blueprint = $sitting->test->blueprint();
-        $marks = BigRational::zero();
-        foreach (DB::table('test_items')->where('test_id', $sitting->test_id)->pluck('marks') as $worth) {
-            $marks = $marks->plus(is_string($worth) ? $worth : 0);
-        }
+        $marks = $this->pace->marks($sitting);
         $sections = $blueprint === null ? [] : ExamSectionView::allOf($blueprint);
-        $plan = $terms->limit !== null && $marks->getSign() > 0 && $sitting->test->adaptive === null
-            ? PacePlan::of(
-                time: $terms->limit,
-                reading: $terms->reading,
-                reserve: min($sitting->reserve_ms, $this->mostReserve($sitting)),
-                marks: $marks,
-            )
-            : null;
+        $plan = $this->pace->of($sitting, $marks);
 
         return new BriefingView(
             id: $sitting->id,
@@ -86,11 +74,5 @@ final readonly class Briefings
             : array_keys(array_filter($this->sets->counts($test->exam_id, QuestionSets::KIND)));
 
         return array_values(array_filter(Kind::cases(), fn (Kind $kind): bool => in_array($kind->value, $met, true)));
-    }
-
-    /** The most that may be left at the end, in milliseconds: half of the time for answering. */
-    public function mostReserve(Sitting $sitting): int
-    {
-        return intdiv($sitting->terms()->answering() ?? 0, 2);
     }
 }

@@ -22,6 +22,7 @@ final readonly class SittingController
         private Closing $closing,
         private Settles $settlement,
         private Briefings $briefings,
+        private Pace $pace,
         private Sheets $sheets,
         private Tries $tries,
     ) {
@@ -39,7 +40,7 @@ final readonly class SittingController
     public function reserve(ReserveRequest $request, Sitting $sitting): JsonResponse
     {
         $reserve = $request->integer('minutes') * Terms::MS_PER_MINUTE;
-        $most = $this->briefings->mostReserve($sitting);
+        $most = $this->pace->mostReserve($sitting);
         if ($reserve > $most) {
             $minutes = intdiv($most, Terms::MS_PER_MINUTE);
             throw Refusal::unmet('too_much', "Of this test at most {$minutes} min can be kept in reserve.");

@@ -78,8 +78,7 @@ final readonly class QuickStarts
                 syllabus: $syllabus,
             );
         }
-        // Whole cases and sets may not make exactly so many: then the nearest number that they do.
-        $count = $plan->counts !== null ? $most : $plan->below ?? ($plan->above ?? min($most, $plan->available));
+        $count = $plan->nearest($most);
         if ($count < 1) {
             throw Refusal::unmet(
                 'too_few',

@@ -16,20 +16,18 @@ final readonly class Changes
     /** @param  list<QuestionResult>  $results */
     public static function of(array $results): self
     {
-        $count = ['wrong-right' => 0, 'right-wrong' => 0, 'wrong-wrong' => 0];
+        $count = array_fill_keys(array_column(Change::cases(), 'value'), 0);
         foreach ($results as $result) {
-            if ($result->changes === 0 || $result->firstCredit?->share === null || $result->credit->share === null) {
-                continue;
-            }
-            // Right means full credit: a half-right answer that was mended counts as wrong before.
-            $word = static fn (bool $right): string => $right ? 'right' : 'wrong';
-            $way =
-                $word($result->firstCredit->share->isEqualTo(1)).'-'.$word($result->credit->share->isEqualTo(1));
-            if (isset($count[$way])) {
-                $count[$way]++;
+            $change = Change::of($result);
+            if ($change !== null) {
+                $count[$change->value]++;
             }
         }
 
-        return new self($count['wrong-right'], $count['right-wrong'], $count['wrong-wrong']);
+        return new self(
+            wrongToRight: $count[Change::ToRight->value],
+            rightToWrong: $count[Change::ToWrong->value],
+            wrongToWrong: $count[Change::StillWrong->value],
+        );
     }
 }

@@ -38,12 +38,23 @@ final readonly class Headline
     public static function of(array $answers, BigRational $cut): self
     {
         $totals = Totals::of(QuestionResult::marked($answers));
-        $facts = self::facts($answers, $totals, $cut->toFloat());
+        $rapid = count(array_filter($answers, static fn (QuestionResult $answer): bool => $answer->isRapidGuess()));
+        $read = ! self::isClickedThrough($rapid, $totals);
+        // What was never read says nothing of a topic, of pace or of fading.
+        $facts = [
+            ...self::facts($answers, $totals),
+            ...$read ? self::factsOfPace($answers) : [],
+            ...$read ? self::factsOfTopics($answers, $cut->toFloat()) : [],
+        ];
         usort($facts, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
 
-        $rapid = count(array_filter($answers, static fn (QuestionResult $answer): bool => $answer->isRapidGuess()));
-
         return new self(self::opening($totals, $cut, $rapid), array_slice(array_column($facts, 1), 0, self::FACTS));
+    }
+
+    /** @param  int  $rapid  rapid guesses */
+    public static function isClickedThrough(int $rapid, Totals $totals): bool
+    {
+        return $rapid > 0 && $rapid >= self::RAPID * $totals->answered();
     }
 
     private static function opening(Totals $totals, BigRational $cut, int $rapid): string
@@ -59,7 +70,7 @@ final readonly class Headline
         if (! $totals->counts()) {
             return "You answered {$totals->answered()} of {$totals->questions}, so read this as a sample, not as a result.";
         }
-        if ($rapid >= self::RAPID * $totals->answered()) {
+        if (self::isClickedThrough($rapid, $totals)) {
             return "{$rapid} of {$totals->answered()} answers came faster than the questions can be read, so this says ".
                 'little of what you know.';
         }
@@ -84,87 +95,128 @@ final readonly class Headline
      * @param  list<QuestionResult>  $answers
      * @return list<array{float, string}> weight (about how many marks it bears on), sentence
      */
-    private static function facts(array $answers, Totals $totals, float $cut): array
+    private static function facts(array $answers, Totals $totals): array
     {
         $sureness = SurenessReport::of($answers);
-        $timing = Timing::of($answers);
         $changes = Changes::of($answers);
         $striking = Striking::of($answers);
         $blank = $totals->leftBlank + $totals->notReached;
-        $facts = [];
-        $add = static function (float $weight, string $sentence) use (&$facts): void {
-            if ($weight > 0) {
-                $facts[] = [$weight, $sentence];
-            }
-        };
 
-        $add(
-            1.6 * $sureness->footing['false_footing'],
-            self::count($sureness->footing['false_footing'], 'answer was', 'answers were').
-                ' sure and wrong. Begin the review there.',
+        return self::weighty([
+            [
+                1.6 * $sureness->footing['false_footing'],
+                self::count($sureness->footing['false_footing'], 'answer was', 'answers were').
+                    ' sure and wrong. Begin the review there.',
+            ],
+            [
+                $sureness->leaning() === Leaning::OverConfident
+                    ? 1.4 * $sureness->n * (float) $sureness->calibration
+                    : 0,
+                self::surerThanRight($sureness),
+            ],
+            [
+                0.7 * $sureness->footing['lucky_step'],
+                self::count($sureness->footing['lucky_step'], 'right answer was', 'right answers were').
+                    ' a guess: the marks are there, the ground is not yet.',
+            ],
+            [$blank, self::count($blank, 'question was', 'questions were').' left blank.'],
+            [
+                1.2 * $changes->rightToWrong - $changes->wrongToRight,
+                self::count($changes->rightToWrong, 'right answer was', 'right answers were').
+                    ' changed to a wrong one.',
+            ],
+            [
+                0.8 * ($changes->wrongToRight - $changes->rightToWrong),
+                'Second thoughts helped: '.
+                    self::count($changes->wrongToRight, 'answer was', 'answers were').
+                    ' mended.',
+            ],
+            [
+                1.3 * $striking->keyStruck,
+                'The right option was ruled out in '.self::count($striking->keyStruck, 'question', 'questions').'.',
+            ],
+        ]);
+    }
+
+    private static function surerThanRight(SurenessReport $sureness): string
+    {
+        $stated = $credit = 0.0;
+        foreach ($sureness->levels as $level) {
+            $stated += $level->n * (float) $level->stated;
+            $credit += $level->n * (float) $level->accuracy;
+        }
+        $n = max(1, $sureness->n);
+
+        return sprintf(
+            'By what you said, you were right in %d %% of %d answers; it was %d %%.',
+            round((100 * $stated) / $n),
+            $sureness->n,
+            round((100 * $credit) / $n),
         );
-        $add(
-            0.7 * $sureness->footing['lucky_step'],
-            self::count($sureness->footing['lucky_step'], 'right answer was', 'right answers were').
-                ' a guess: the marks are there, the ground is not yet.',
-        );
-        $add($blank, self::count($blank, 'question was', 'questions were').' left blank.');
-        $add(
-            1.2 * $changes->rightToWrong - $changes->wrongToRight,
-            self::count($changes->rightToWrong, 'right answer was', 'right answers were').' changed to a wrong one.',
-        );
-        $add(
-            0.8 * ($changes->wrongToRight - $changes->rightToWrong),
-            'Second thoughts helped: '.
-                self::count($changes->wrongToRight, 'answer was', 'answers were').
-                ' mended.',
-        );
-        $add(
-            1.1 * count($timing->fastAndMissed),
-            self::count(count($timing->fastAndMissed), 'miss was', 'misses were').
-                ' quick, faster than most people read the question.',
-        );
-        $add(
-            1.3 * $striking->keyStruck,
-            'The right option was ruled out in '.self::count($striking->keyStruck, 'question', 'questions').'.',
-        );
-        if ($timing->fades()) {
-            $add(
-                count($answers) / 8,
+    }
+
+    /**
+     * @param  list<QuestionResult>  $answers
+     * @return list<array{float, string}>
+     */
+    private static function factsOfPace(array $answers): array
+    {
+        $timing = Timing::of($answers);
+
+        return self::weighty([
+            [
+                1.1 * count($timing->fastAndMissed),
+                self::count(count($timing->fastAndMissed), 'miss was', 'misses were').
+                    ' quick, faster than most people read the question.',
+            ],
+            [
+                $timing->fades() ? count($answers) / 8 : 0,
                 sprintf(
                     'Accuracy fell from %d %% in the first quarter to %d %% in the last.',
                     round(100 * (float) $timing->quarters[0]),
                     round(100 * (float) $timing->quarters[3]),
                 ),
-            );
-        }
+            ],
+        ]);
+    }
+
+    /**
+     * @param  list<QuestionResult>  $answers
+     * @return list<array{float, string}>
+     */
+    private static function factsOfTopics(array $answers, float $cut): array
+    {
+        $facts = [];
         foreach (Breakdown::by($answers, 'topic', $cut) as $group) {
             if ($group->totals->questions < self::FEW_IN_TOPIC) {
                 continue;
             }
-            $lost = $group->totals->possible->minus($group->totals->marks)->toFloat();
-            if ($group->against->status === Status::Below) {
-                $add(
-                    $lost,
-                    "{$group->name} cost you marks: ".
-                        Shown::decimal($group->totals->marks).
-                        ' of '.
-                        Shown::decimal($group->totals->possible).
-                        ' earned.',
-                );
-            } elseif ($group->against->status === Status::Above) {
-                $add(
-                    0.3 * $group->totals->questions * 0.5,
-                    "{$group->name} holds: ".
-                        Shown::decimal($group->totals->marks).
-                        ' of '.
-                        Shown::decimal($group->totals->possible).
-                        ' marks.',
-                );
-            }
+            $earned = Shown::decimal($group->totals->marks).' of '.Shown::decimal($group->totals->possible);
+            $facts[] = match ($group->against->status) {
+                Status::Below => [
+                    $group->totals->possible->minus($group->totals->marks)->toFloat(),
+                    "{$group->name} cost you marks: ".str_replace('-', self::MINUS, $earned).' earned.',
+                ],
+                Status::Above => [0.3 * $group->totals->questions * 0.5, "{$group->name} holds: {$earned} marks."],
+                Status::Unsettled => [0, ''],
+            };
         }
 
-        return $facts;
+        return self::weighty($facts);
+    }
+
+    /**
+     * @param  list<array{int|float, string}>  $facts
+     * @return list<array{float, string}> only those that bear on anything
+     */
+    private static function weighty(array $facts): array
+    {
+        return array_values(
+            array_filter(
+                array_map(static fn (array $fact): array => [(float) $fact[0], $fact[1]], $facts),
+                static fn (array $fact): bool => $fact[0] > 0,
+            ),
+        );
     }
 
     private static function count(int $n, string $one, string $many): string

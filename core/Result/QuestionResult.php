@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Uplandia\Core\Result;
 
+use Brick\Math\BigRational;
 use Uplandia\Core\Marking\Credit;
 use Uplandia\Core\Marking\MarkScheme;
+use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Sitting\Sureness;
 
 /** One question of a handed-in sitting, with everything that a result looks at. */
@@ -47,9 +49,36 @@ final readonly class QuestionResult
         return $this->credit->share?->toFloat() ?? 0.0;
     }
 
+    /** Marks that were to be had and were not, with what a wrong answer took away; 0 while it waits to be marked. */
+    public function lost(): BigRational
+    {
+        return $this->credit->outcome === Outcome::Pending
+            ? BigRational::zero()
+            : $this->scheme->marks->minus($this->scheme->marksFor($this->credit))->simplified();
+    }
+
     public function isRapidGuess(): bool
     {
         return $this->credit->wasAnswered() && RapidGuess::is($this->ms, $this->cohortMedianMs);
+    }
+
+    /** @return list<string> options of a single-answer question that were struck */
+    public function ruledOut(): array
+    {
+        return array_values(array_intersect($this->options, $this->struck));
+    }
+
+    public function ruledOutKey(): bool
+    {
+        return $this->key !== null && in_array($this->key, $this->ruledOut(), true);
+    }
+
+    /** Whether all but two options were struck. */
+    public function isNarrowedToTwo(): bool
+    {
+        $struck = count($this->ruledOut());
+
+        return $struck > 0 && count($this->options) - $struck === 2;
     }
 
     /**

@@ -24,13 +24,12 @@ final readonly class Striking
         $questions = $keyStruck = $narrowed = 0;
         $credit = 0.0;
         foreach ($answers as $answer) {
-            $struck = array_intersect($answer->options, $answer->struck);
-            if ($struck === []) {
+            if ($answer->ruledOut() === []) {
                 continue;
             }
             $questions++;
-            $keyStruck += $answer->key !== null && in_array($answer->key, $struck, true) ? 1 : 0;
-            if (count($answer->options) - count($struck) === 2 && $answer->credit->wasAnswered()) {
+            $keyStruck += $answer->ruledOutKey() ? 1 : 0;
+            if ($answer->isNarrowedToTwo() && $answer->credit->wasAnswered()) {
                 $narrowed++;
                 $credit += $answer->share();
             }

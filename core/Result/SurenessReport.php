@@ -6,6 +6,7 @@ namespace Uplandia\Core\Result;
 
 use Uplandia\Core\Sitting\Sureness;
 use Uplandia\Core\Statistics\Interval;
+use Uplandia\Core\Statistics\Sample;
 use Uplandia\Core\Statistics\Wilson;
 
 /** How well stated sureness agrees with what came of it. Source: computation.md, section 6. */
@@ -20,6 +21,8 @@ final readonly class SurenessReport
      * @param  list<Level>  $levels  sure, leaning, guess
      * @param  float|null  $calibration  mean stated less mean credit; positive: over-confident; null: nothing was
      *   stated
+     * @param  Interval|null  $calibrationWithin  95 % of the calibration: mean ± 1.96 s/√n of the differences; null:
+     *   fewer than two were stated
      * @param  float|null  $brier  mean squared distance of stated value and credit (Brier 1950)
      * @param  array<string, int>  $footing  by Footing value
      */
@@ -27,6 +30,7 @@ final readonly class SurenessReport
         public int $n,
         public array $levels,
         public ?float $calibration,
+        public ?Interval $calibrationWithin,
         public ?float $brier,
         public array $footing,
     ) {
@@ -37,8 +41,7 @@ final readonly class SurenessReport
     {
         $stated = $credit = ['sure' => [], 'leaning' => [], 'guess' => []];
         $footing = array_fill_keys(array_column(Footing::cases(), 'value'), 0);
-        $off = $square = 0.0;
-        $n = 0;
+        $differences = [];
         foreach ($answers as $answer) {
             if ($answer->sureness === null || $answer->credit->share === null || $answer->isRapidGuess()) {
                 continue;
@@ -47,14 +50,15 @@ final readonly class SurenessReport
             $value = self::STATED[$level] ?? $answer->luck;
             $stated[$level][] = $value;
             $credit[$level][] = $answer->share();
-            $off += $value - $answer->share();
-            $square += ($value - $answer->share()) ** 2;
-            $n++;
+            $differences[] = $value - $answer->share();
             $step = Footing::of($answer->sureness, $answer->credit->outcome);
             if ($step !== null) {
                 $footing[$step->value]++;
             }
         }
+
+        $n = count($differences);
+        $squares = array_map(static fn (float $difference): float => $difference ** 2, $differences);
 
         return new self(
             n: $n,
@@ -66,10 +70,35 @@ final readonly class SurenessReport
                 ),
                 Sureness::cases(),
             ),
-            calibration: $n === 0 ? null : $off / $n,
-            brier: $n === 0 ? null : $square / $n,
+            calibration: Sample::mean($differences),
+            calibrationWithin: self::within($differences),
+            brier: Sample::mean($squares),
             footing: $footing,
         );
+    }
+
+    /** What all stated answers together say; called only where the interval excludes 0, and on enough of them. */
+    public function leaning(): Leaning
+    {
+        return match (true) {
+            $this->calibrationWithin === null || $this->isThin() => Leaning::Neither,
+            $this->calibrationWithin->low > 0 => Leaning::OverConfident,
+            $this->calibrationWithin->high < 0 => Leaning::UnderConfident,
+            default => Leaning::Neither,
+        };
+    }
+
+    /** @param  list<float>  $differences */
+    private static function within(array $differences): ?Interval
+    {
+        $mean = Sample::mean($differences);
+        $variance = Sample::variance($differences);
+        if ($mean === null || $variance === null) {
+            return null;
+        }
+        $half = Wilson::Z95 * sqrt($variance / count($differences));
+
+        return new Interval($mean - $half, $mean + $half);
     }
 
     /** Whether too few answers were stated to say much. */

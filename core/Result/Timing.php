@@ -16,9 +16,6 @@ final readonly class Timing
     /** A change between the first and the last quarter smaller than this is no fading. */
     private const FADES_BY = 0.15;
 
-    /** Faster than this share of the cohort's median is fast; slower than its inverse is slow. */
-    private const FAST = 2 / 3;
-
     /**
      * @param  list<int>  $slowest  positions of the five longest on screen, longest first
      * @param  list<float|null>  $quarters  mean credit of each quarter of the test; null: none of it was
@@ -47,12 +44,13 @@ final readonly class Timing
                 $sums[$quarter] += $answer->share();
                 $counts[$quarter]++;
             }
-            if ($answer->credit->outcome !== Outcome::Missed || $answer->cohortMedianMs === null) {
+            if ($answer->credit->outcome !== Outcome::Missed) {
                 continue;
             }
-            if ($answer->ms < self::FAST * $answer->cohortMedianMs) {
+            $tempo = Tempo::of($answer->ms, $answer->cohortMedianMs);
+            if ($tempo === Tempo::Fast) {
                 $fast[] = $answer->position;
-            } elseif ($answer->ms > $answer->cohortMedianMs / self::FAST) {
+            } elseif ($tempo === Tempo::Slow) {
                 $slow[] = $answer->position;
             }
         }

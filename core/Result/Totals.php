@@ -121,6 +121,12 @@ final readonly class Totals
             );
     }
 
+    /** Marks that were to be had of what is settled and were not, what penalties took away included. */
+    public function lost(): BigRational
+    {
+        return $this->possible->minus($this->possiblePending)->minus($this->marks)->simplified();
+    }
+
     /** Marks over all marks possible; null when nothing could be earned. May be negative. */
     public function shareOfAll(): ?BigRational
     {

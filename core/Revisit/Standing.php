@@ -37,9 +37,10 @@ final readonly class Standing
 
     /**
      * @param  list<Encounter>  $encounters  in order of time
+     * @param  GapMove|null  $move  the candidate's latest word on the gap book: it holds until an answer says otherwise
      * @return self|null null: the question is new
      */
-    public static function after(array $encounters): ?self
+    public static function after(array $encounters, ?GapMove $move = null): ?self
     {
         $encounters = array_values(
             array_filter(
@@ -51,7 +52,7 @@ final readonly class Standing
         if ($last === false) {
             return null;
         }
-        [$gapOpen, $misses] = self::gap($encounters);
+        [$gapOpen, $misses] = self::gap($encounters, $move);
 
         return new self(
             outcome: $last->outcome,
@@ -67,14 +68,18 @@ final readonly class Standing
 
     /**
      * @param  list<Encounter>  $encounters
-     * @return array{bool, int} whether a gap is open, and how often one opened
+     * @return array{bool, int} whether a gap is open, and how often one opened by an answer
      */
-    private static function gap(array $encounters): array
+    private static function gap(array $encounters, ?GapMove $move): array
     {
         $attempts = [];
         $open = false;
         $misses = 0;
         foreach ($encounters as $encounter) {
+            if ($move !== null && $move->at < $encounter->at) {
+                [$attempts, $open] = self::moved($attempts, $open, $move);
+                $move = null;
+            }
             $wrong = in_array($encounter->outcome, [Outcome::Missed, Outcome::Partly], true);
             if ($wrong && ! $open) {
                 $attempts = [];
@@ -85,8 +90,26 @@ final readonly class Standing
                 $open = Gap::after($attempts)->isOpen;
             }
         }
+        if ($move !== null) {
+            [, $open] = self::moved($attempts, $open, $move);
+        }
 
         return [$open, $misses];
+    }
+
+    /**
+     * Put in, a gap that was closed begins anew; taken out, it is closed.
+     *
+     * @param  list<Attempt>  $attempts
+     * @return array{list<Attempt>, bool}
+     */
+    private static function moved(array $attempts, bool $open, GapMove $move): array
+    {
+        return match (true) {
+            $move->into === $open => [$attempts, $open],
+            $move->into => [[new Attempt($move->day, Outcome::Missed)], true],
+            default => [[], false],
+        };
     }
 
     /** @param  list<Encounter>  $encounters */

@@ -61,6 +61,19 @@ return new class extends Migration
             $table->index(['user_id', 'exam_id', 'outcome', 'topic_id']);
             $table->index(['user_id', 'exam_id', 'due_day']);
         });
+        // What a candidate says of a question in the gap book: why it went wrong, and their last move in or out of it.
+        Schema::create('gap_entries', function (Blueprint $table): void {
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('question_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
+            $table->string('cause')->nullable();
+            $table->unsignedBigInteger('moved_ms')->nullable();
+            // The same as a count of days in the candidate's time zone at that time.
+            $table->unsignedInteger('moved_day')->nullable();
+            $table->boolean('into')->nullable();
+            $table->timestamps();
+            $table->primary(['user_id', 'question_id']);
+        });
         Schema::create('notes', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
@@ -98,7 +111,7 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['scratch_pads', 'highlights', 'notes', 'standings', 'enrolments'] as $table) {
+        foreach (['scratch_pads', 'highlights', 'notes', 'gap_entries', 'standings', 'enrolments'] as $table) {
             Schema::dropIfExists($table);
         }
     }

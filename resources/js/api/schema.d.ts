@@ -557,6 +557,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{sitting}/follow-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin what a result leads to */
+        post: operations["beginWhatAResultLeadsTo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{sitting}/questions/{position}/rubric": {
         parameters: {
             query?: never;
@@ -601,6 +618,57 @@ export interface paths {
         /** Print a key */
         get: operations["printAKey"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Take the questions away as a table */
+        get: operations["takeTheQuestionsAwayAsATable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/statements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Take the sitting away as statements */
+        get: operations["takeTheSittingAwayAsStatements"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/questions/{position}/gap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say what the gap is */
+        put: operations["sayWhatTheGapIs"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1043,6 +1111,19 @@ export interface components {
             /** @description Whether a sitting may be compared. */
             agrees: boolean;
         };
+        /** @description One handed-in sitting of a test by its candidate. */
+        Attempt: {
+            sitting: string;
+            endedAt: number;
+            /**
+             * Format: float
+             * @description Of all marks, 0 to 1; may be negative.
+             */
+            share: number | null;
+            answered: number;
+            questions: number;
+            activeMs: number;
+        };
         /** @description A sitting's questions as they are printed: a page of them, in the order of the screen. */
         Booklet: {
             briefing: components["schemas"]["Briefing"];
@@ -1126,6 +1207,35 @@ export interface components {
             /** @description The sitting that is ready to begin. */
             sitting: string;
         };
+        /** @description What was said against what came true, over all answers for which sureness was stated. */
+        Calibration: {
+            /** @description Answers of which it was stated. */
+            n: number;
+            /**
+             * Format: float
+             * @description Mean stated value less mean credit; positive: surer than right.
+             */
+            off: number;
+            /**
+             * Format: float
+             * @description Of it, 95 %; null: too few for any.
+             */
+            low: number | null;
+            /**
+             * Format: float
+             * @description Of it, 95 %; null: too few for any.
+             */
+            high: number | null;
+            /**
+             * Format: float
+             * @description Mean squared distance of stated value and credit.
+             */
+            brier: number;
+            /** @enum {string} */
+            leaning: "over_confident" | "under_confident" | "neither";
+            /** @description Too few to say much. */
+            thin: boolean;
+        };
         /** @description How the cohort answered a question at first sight. There is none before enough have. */
         CohortAnswers: {
             /** @description How many answers it rests on. */
@@ -1141,6 +1251,34 @@ export interface components {
             options: {
                 [key: string]: number;
             };
+        };
+        /** @description A share of marks among those of other candidates. */
+        CohortPlace: {
+            /** @description Others, each once with the latest sitting that counts. */
+            n: number;
+            /** @description So many are needed before anything is shown. */
+            fewest: number;
+            /** @description Of others who did not answer enough to count. */
+            leftOut: number;
+            /** @description All whole papers and rehearsals of the exam, not only this test. */
+            ofExam: boolean;
+            /**
+             * Format: float
+             * @description 0 to 1; null: too few others, or this sitting does not count.
+             */
+            percentile: number | null;
+            /**
+             * Format: float
+             * @description Of the others, 0 to 1.
+             */
+            median: number | null;
+            /**
+             * Format: float
+             * @description One's own share of marks.
+             */
+            share: number | null;
+            /** @description How many others fall into each equal step from 0 to 1; none: too few. */
+            steps: number[];
         };
         ConfirmRequest: {
             /** @description From the letter. */
@@ -1170,6 +1308,18 @@ export interface components {
             leftBlank: number;
             toBeMarked: number;
             flagged: number;
+        };
+        /** @description Where the time went. */
+        Course: {
+            legs: components["schemas"]["Leg"][];
+            /** @description At the end, planned less spent; null: there was no plan. */
+            aheadMs: number | null;
+            /** @description Positions of the five longest on screen, longest first. */
+            slowest: number[];
+            /** @description Mean credit of each quarter of the test, 0 to 1; null: nothing of it is reached and marked. */
+            quarters: (number | null)[];
+            /** @description The last quarter lies clearly below the first. */
+            fades: boolean;
         };
         /** @description A point of a rubric. */
         Criterion: {
@@ -1383,6 +1533,12 @@ export interface components {
             /** @description How many of them the test will hold; null: that depends on the draw. */
             drawn: number | null;
         };
+        /** @description A test that can be begun at once, and why just this one. */
+        FollowUp: {
+            questions: number;
+            /** @description What it is made of and why. */
+            sentence: string;
+        };
         /** @description Sureness against outcome, counted. */
         Footing: {
             /** @description Sure and right. */
@@ -1407,6 +1563,15 @@ export interface components {
             label: string;
             /** @description How many questions more. */
             more: number;
+        };
+        Gap: {
+            /**
+             * @description What is said of a question in the gap book: each part only where it is sent.
+             * @enum {string|null}
+             */
+            cause: "misread" | "mixed_up" | "never_knew" | "worked_out_wrong" | "rushed" | "other" | null;
+            /** @description Put in, else taken out. */
+            inBook: boolean;
         };
         /** @description What a topic, subtopic or section came to, and where it stands against the cut. */
         Group: {
@@ -1441,10 +1606,8 @@ export interface components {
             questions: number[];
             parts: components["schemas"]["Group"][];
         };
-        /** @description Time, second thoughts and ruling out. */
+        /** @description Second thoughts, ruling out, and what was not read. */
         Habits: {
-            /** @description Positions of the five longest on screen, longest first. */
-            slowest: number[];
             /** @description First response against last. */
             wrongToRight: number;
             rightToWrong: number;
@@ -1462,8 +1625,6 @@ export interface components {
             accuracyNarrowed: number | null;
             /** @description Answers given faster than the question can be read. */
             rapidGuesses: number;
-            /** @description Too few said how sure they were to say much. */
-            surenessThin: boolean;
         };
         /** @description The contents of an exam's handbook, in order. */
         Handbook: {
@@ -1524,6 +1685,14 @@ export interface components {
         Key: {
             answers: components["schemas"]["Explanation"][];
         };
+        /** @description How far along the test one was after a question, in its order. */
+        Leg: {
+            position: number;
+            /** @description Own times up to and with it. */
+            spentMs: number;
+            /** @description What the pace plan gives up to there. */
+            plannedMs: number | null;
+        };
         Masteries: {
             /**
              * Format: float
@@ -1550,6 +1719,19 @@ export interface components {
             high: number | null;
             /** @description Independent answers that it rests on. */
             responses: number;
+        };
+        /** @description Somebody who sat the same shared test and agrees to be compared. */
+        Member: {
+            name: string;
+            /** @description The candidate's own line. */
+            mine: boolean;
+            /**
+             * Format: float
+             * @description Of all marks, 0 to 1; may be negative.
+             */
+            share: number | null;
+            answered: number;
+            questions: number;
         };
         Name: {
             /** @description What a sitting is to be called. */
@@ -1739,6 +1921,17 @@ export interface components {
             /** @description How many places. */
             points: number;
         };
+        /** @description Where a sitting stands: among the cohort, among one's own attempts, and among those who share its test. */
+        Place: {
+            cohort: components["schemas"]["CohortPlace"] | null;
+            questions: components["schemas"]["SameQuestions"] | null;
+            /** @description At the same test, this one included, the latest first. */
+            attempts: components["schemas"]["Attempt"][];
+            /** @description Those who sat it by its code and agree to be compared; none unless the candidate agrees too. */
+            members: components["schemas"]["Member"][];
+            /** @description Whether the candidate agrees; null: the test is not shared. */
+            agrees: boolean | null;
+        };
         /** @description Why something could not be done, in words a person can act on. */
         Problem: {
             message: string;
@@ -1761,6 +1954,65 @@ export interface components {
             body: components["schemas"]["OptionsBody"] | components["schemas"]["RowsBody"] | components["schemas"]["OrderingBody"] | components["schemas"]["TypedGapsBody"] | components["schemas"]["NumberBody"] | components["schemas"]["PictureBody"] | components["schemas"]["WrittenBody"];
             /** @description The case, passage or series it belongs to, by its name in this sitting. */
             unit: string | null;
+        };
+        /** @description A question of a handed-in sitting in one line. */
+        QuestionLine: {
+            position: number;
+            /** @description The stem's beginning, without Markdown. */
+            excerpt: string;
+            topic: string;
+            subtopic: string;
+            /** @enum {string} */
+            difficulty: "easy" | "moderate" | "hard";
+            /** @enum {string} */
+            kind: "single" | "several" | "true_false_grid" | "ordering" | "matching" | "grouping" | "dropdown_gaps" | "typed_gaps" | "number" | "picture" | "written";
+            /** @enum {string} */
+            outcome: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending";
+            marks: string;
+            possible: string;
+            /** @description On screen while the sitting was active. */
+            activeMs: number;
+            /** @description The cohort's median then. */
+            cohortMs: number | null;
+            /**
+             * Format: float
+             * @description Mean credit of those who met it for the first time; null: too few did.
+             */
+            facility: number | null;
+            /** @enum {string|null} */
+            sureness: "sure" | "leaning" | "guess" | null;
+            /**
+             * @description Null for what is neither, and for what came too fast to have been read.
+             * @enum {string|null}
+             */
+            footing: "firm" | "false_footing" | "lucky_step" | "open_ground" | null;
+            /**
+             * @description Against the cohort.
+             * @enum {string|null}
+             */
+            tempo: "fast" | "slow" | null;
+            /** @enum {string|null} */
+            change: "to_right" | "to_wrong" | "still_wrong" | null;
+            /** @description How often the answer was changed. */
+            changes: number;
+            /** @description Before the key was shown, in tutor mode; 0 elsewhere. */
+            tries: number;
+            /** @description Options ruled out. */
+            ruledOut: number;
+            /** @description The right one among them. */
+            keyRuledOut: boolean;
+            /** @description Faster than it can be read. */
+            rapid: boolean;
+            flagged: boolean;
+            starred: boolean;
+            noted: boolean;
+            /**
+             * @description Named by the candidate.
+             * @enum {string|null}
+             */
+            cause: "misread" | "mixed_up" | "never_knew" | "worked_out_wrong" | "rushed" | "other" | null;
+            /** @description It stands in the gap book and has not closed. */
+            inGapBook: boolean;
         };
         QuestionState: {
             position: number;
@@ -1924,6 +2176,8 @@ export interface components {
             cut: string;
             /** @description At least 80 % answered, so that it counts in statistics. */
             counts: boolean;
+            /** @description So many answers came faster than the questions can be read that it says little of what one knows. */
+            clickedThrough: boolean;
             /** @description Whether its questions can be sat again as they are. */
             same: boolean;
             scaled: components["schemas"]["Scaled"] | null;
@@ -1936,26 +2190,20 @@ export interface components {
             breakdowns: components["schemas"]["Breakdown"][];
             levels: components["schemas"]["SurenessLevel"][];
             footing: components["schemas"]["Footing"];
+            calibration: components["schemas"]["Calibration"] | null;
             habits: components["schemas"]["Habits"];
+            course: components["schemas"]["Course"];
+            questions: components["schemas"]["QuestionLine"][];
+            /** @description Those that would have saved most first, and only a few. */
+            reading: components["schemas"]["WorthReading"][];
+            next: components["schemas"]["FollowUp"] | null;
+            place: components["schemas"]["Place"];
         };
         Review: {
             sitting: string;
             exam: string;
             title: string;
-            items: components["schemas"]["ReviewItem"][];
-        };
-        ReviewItem: {
-            position: number;
-            /** @enum {string} */
-            outcome: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending";
-            topic: string;
-            subtopic: string;
-            /** @description The stem's beginning, without Markdown. */
-            excerpt: string;
-            flagged: boolean;
-            /** @enum {string|null} */
-            sureness: "sure" | "leaning" | "guess" | null;
-            activeMs: number;
+            items: components["schemas"]["QuestionLine"][];
         };
         /** @description A row that wants one choice: of its own, or of those that all rows share. */
         Row: {
@@ -1977,6 +2225,21 @@ export interface components {
             points: {
                 [key: string]: string;
             };
+        };
+        /** @description What the cohort got of the very questions of a test, when it met them first. Shares are 0 to 1. */
+        SameQuestions: {
+            /** @description Questions of which enough is known. */
+            questions: number;
+            /**
+             * Format: float
+             * @description Mean credit of the cohort.
+             */
+            cohort: number;
+            /**
+             * Format: float
+             * @description The candidate's.
+             */
+            mine: number;
         };
         /** @description The result of a fixed paper on the exam's own scale. */
         Scaled: {
@@ -2117,6 +2380,12 @@ export interface components {
         Star: {
             on: boolean;
         };
+        Statements: {
+            /** @description Statements of xAPI 1.0.3: one for each question that was on screen, one for the sitting. */
+            statements: {
+                [key: string]: unknown;
+            }[];
+        };
         /** @description How one level of sureness turned out. Shares are 0 to 1. */
         SurenessLevel: {
             /** @enum {string} */
@@ -2138,6 +2407,10 @@ export interface components {
             high: number;
             /** @enum {string} */
             leaning: "over_confident" | "under_confident" | "neither";
+        };
+        TakenTable: {
+            /** @description Comma-separated values with a head line (RFC 4180), UTF-8. */
+            csv: string;
         };
         /** @description What a set of questions came to. Marks are decimals, shares percentages; both rounded half up to two places. */
         Tally: {
@@ -2284,6 +2557,16 @@ export interface components {
             about: "wrong_key" | "unclear" | "outdated" | "broken" | "other";
             /** @description In the candidate's words. */
             body: string;
+        };
+        /** @description A section of the handbook, with what it would have saved. */
+        WorthReading: {
+            code: string;
+            chapter: string;
+            title: string;
+            /** @description Lost on questions whose reasons refer to it. */
+            marks: string;
+            /** @description Their positions. */
+            questions: number[];
         };
         /** @description A text to be written, and marked by its writer. */
         WrittenBody: {
@@ -3620,6 +3903,37 @@ export interface operations {
             };
         };
     };
+    beginWhatAResultLeadsTo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     markAWrittenAnswer: {
         parameters: {
             query?: never;
@@ -3707,6 +4021,102 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Key"];
                 };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeTheQuestionsAwayAsATable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenTable"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeTheSittingAwayAsStatements: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Statements"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayWhatTheGapIs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                position: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Gap"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description It could not be done; the message says why. */
             default: {

@@ -10,6 +10,7 @@ use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Revisit\Attempt;
 use Uplandia\Core\Revisit\Encounter;
 use Uplandia\Core\Revisit\Gap;
+use Uplandia\Core\Revisit\GapMove;
 use Uplandia\Core\Revisit\Grade;
 use Uplandia\Core\Revisit\Memory;
 use Uplandia\Core\Revisit\Scheduler;
@@ -178,6 +179,34 @@ final class RevisitTest extends TestCase
     {
         $standing = Standing::after(array_map(fn (array $one): Encounter => $this->met(...$one), $story));
         self::assertSame([$open, $misses], [$standing?->gapOpen, $standing?->misses]);
+    }
+
+    /** @param  list<array{int, string, string|null}>  $story */
+    #[TestWith([[[1, 'missed', null]], 2, false, false, 1])]
+    #[TestWith([[[1, 'missed', null]], 2, true, true, 1])]
+    #[TestWith([[[1, 'right', null]], 2, true, true, 0])]
+    #[TestWith([[[1, 'right', null]], 2, false, false, 0])]
+    // Taken out, until it goes wrong again.
+    #[TestWith([[[1, 'missed', null], [3, 'missed', null]], 2, false, true, 2])]
+    #[TestWith([[[1, 'missed', null], [3, 'left_blank', null]], 2, false, false, 1])]
+    // Put in, until it goes right on two days.
+    #[TestWith([[[1, 'right', null], [3, 'right', null]], 2, true, true, 0])]
+    #[TestWith([[[1, 'right', null], [3, 'right', null], [4, 'right', null]], 2, true, false, 0])]
+    // Put in while it is open: what went right before goes on to count.
+    #[TestWith([[[1, 'missed', null], [2, 'right', null], [4, 'right', null]], 3, true, false, 1])]
+    // At the same moment the answer comes first.
+    #[TestWith([[[2, 'missed', null]], 2, false, false, 1])]
+    public function test_a_move_by_hand_holds_until_an_answer_says_otherwise(
+        array $story,
+        int $day,
+        bool $into,
+        bool $open,
+        int $misses,
+    ): void {
+        $met = array_map(fn (array $one): Encounter => $this->met(...$one), $story);
+        $standing = Standing::after($met, new GapMove($day * 86_400_000, $day, $into));
+        self::assertSame([$open, $misses], [$standing?->gapOpen, $standing?->misses]);
+        self::assertNull(Standing::after([], new GapMove(1, 1, true)));
     }
 
     public function test_it_comes_back_when_the_schedule_says_and_not_while_it_waits_to_be_marked(): void

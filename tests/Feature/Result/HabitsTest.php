@@ -69,7 +69,7 @@ final class HabitsTest extends TestCase
             ->assertJsonPath('habits.rightToWrong', 2)
             ->assertJsonPath('habits.wrongToWrong', 0)
             ->assertJsonPath('habits.keyRuledOut', 2)
-            ->assertJsonPath('habits.slowest.0', 7)
+            ->assertJsonPath('course.slowest.0', 7)
             ->assertJsonPath('levels.0.leaning', 'over_confident')
             ->assertJsonPath('levels.2.n', 4)
             ->assertJsonCount(2, 'facts');

@@ -7,6 +7,8 @@ namespace Tests\Feature\Sitting;
 use App\Account\User;
 use App\Workshop\BankLoader;
 use Illuminate\Support\Facades\DB;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
 use Tests\Feature\TestCase;
 
 /** Every kind of question from its file to its credit, with nothing told before its time. */
@@ -166,6 +168,53 @@ final class EveryKindTest extends TestCase
             ->assertJsonCount(2, 'parts');
         $this->getJson("/api/sittings/{$sitting}/result")->assertOk();
         $this->getJson("/api/sittings/{$sitting}/review")->assertOk();
+    }
+
+    public function test_statements_keep_the_rules_of_their_specification_for_every_kind(): void
+    {
+        $sitting = $this->all('timed');
+        $this->open($sitting);
+        $at = $this->positions($sitting);
+        $this->answerRightly($sitting, array_keys($at));
+        $this->handIn($sitting)->assertOk();
+        $taken = $this->getJson("/api/sittings/{$sitting}/statements")->assertOk()->json('statements');
+        self::assertSame($taken, $this->getJson("/api/sittings/{$sitting}/statements")->json('statements'));
+
+        $schema = json_decode((string) file_get_contents(__DIR__.'/../Result/statement.schema.json'));
+        foreach (json_decode((string) json_encode($taken)) as $statement) {
+            $problem = (new Validator())->validate($statement, $schema)->error();
+            self::assertNull($problem, $problem === null ? '' : (string) json_encode(
+                (new ErrorFormatter())->format($problem),
+            ));
+            $score = $statement->result->score ?? null;
+            if ($score !== null) {
+                self::assertGreaterThanOrEqual($score->min, $score->raw);
+                self::assertLessThanOrEqual($score->max, $score->raw);
+            }
+        }
+        self::assertCount(16, array_unique(array_column($taken, 'id')));
+        $types = [];
+        foreach ($at as $code => $position) {
+            $one = $taken[$position];
+            $definition = $one['object']['definition'];
+            $types[$definition['interactionType']] = true;
+            $right = $definition['correctResponsesPattern'][0] ?? null;
+            match ($definition['interactionType']) {
+                // A set of choices and pairs may come in any order.
+                'choice', 'matching' => self::assertEqualsCanonicalizing(
+                    explode('[,]', (string) $right),
+                    explode('[,]', $one['result']['response']),
+                    (string) $code,
+                ),
+                'sequencing' => self::assertSame($right, $one['result']['response']),
+                'fill-in' => self::assertSame(['SECRETWORD', 'secretword'], [$right, $one['result']['response']]),
+                'numeric' => self::assertSame(['4.25[:]4.25', '4 300 m'], [$right, $one['result']['response']]),
+                default => self::assertNull($right),
+            };
+            self::assertSame($code === 'q-written' ? null : true, $one['result']['success'] ?? null);
+        }
+        self::assertCount(7, $types);
+        self::assertSame('completed', $taken[15]['verb']['display']['en']);
     }
 
     public function test_what_belongs_together_stays_together_and_in_order(): void

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Result;
+
+use App\Assembly\Planner;
+use App\Assembly\TestBuilder;
+use App\Http\Refusal;
+use App\Question\Exam;
+use App\Question\Syllabus;
+use App\Sitting\Sitting;
+use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Assembly\Pool;
+use Uplandia\Core\Assembly\Recipe;
+use Uplandia\Core\Result\Breakdown;
+use Uplandia\Core\Result\FollowUp;
+use Uplandia\Core\Result\Group;
+use Uplandia\Core\Result\QuestionResult;
+use Uplandia\Core\Shown;
+
+/** The next test, ready-made from what a result shows. The core decides what it is about. */
+final readonly class FollowUps
+{
+    public function __construct(
+        private Planner $planner,
+        private TestBuilder $builder,
+        private SatQuestions $questions,
+    ) {
+    }
+
+    /**
+     * @param  list<QuestionResult>  $results
+     * @return FollowUpView|null null: there is nothing to ask
+     */
+    public function offer(Sitting $sitting, array $results): ?FollowUpView
+    {
+        $syllabus = Syllabus::of($sitting->test->exam);
+        $about = self::about($sitting->test->exam, $syllabus, $results);
+        $recipe = $this->recipe($sitting, $syllabus, $about);
+
+        return $recipe === null
+            ? null
+            : new FollowUpView($recipe->count, self::sentence($recipe->count, $about, $syllabus));
+    }
+
+    /** @throws Refusal when there is nothing to ask any more */
+    public function begin(Sitting $sitting): Sitting
+    {
+        $sitting->loadMissing('test.exam', 'user');
+        if ($sitting->test->adaptive !== null) {
+            throw Refusal::conflict('adaptive', 'What an adaptive test asks says nothing of topics. Build another test.');
+        }
+        $exam = $sitting->test->exam;
+        $syllabus = Syllabus::of($exam);
+        $results = array_column($this->questions->of($sitting), 'result');
+        $recipe =
+            $this->recipe($sitting, $syllabus, self::about($exam, $syllabus, $results)) ??
+            throw Refusal::unmet('too_few', 'There is nothing left to ask on what this test showed. Build another test.');
+
+        return DB::transaction(
+            fn (): Sitting => Sitting::ready(
+                $this->builder->build(exam: $exam, user: $sitting->user, recipe: $recipe),
+                $sitting->user,
+            ),
+        );
+    }
+
+    /** @param  list<QuestionResult>  $results */
+    private static function about(Exam $exam, Syllabus $syllabus, array $results): ?FollowUp
+    {
+        $groups = Breakdown::by($results, 'topic', (float) $exam->rules['cut']);
+        $byCode = [];
+        foreach ($syllabus->tops() as $top) {
+            $group = $groups[$top->name] ?? null;
+            $byCode += $group instanceof Group ? [$top->code => $group] : [];
+        }
+
+        return FollowUp::of($byCode);
+    }
+
+    private function recipe(Sitting $sitting, Syllabus $syllabus, ?FollowUp $about): ?Recipe
+    {
+        $filters =
+            $about === null
+                ? new Filters(pools: [Pool::NewToMe])
+                : new Filters(
+                    topics: $about->topics,
+                    pools: [Pool::NewToMe, Pool::Missed, Pool::Partly, Pool::LeftBlank],
+                );
+        $recipe = fn (int $count): Recipe => new Recipe(filters: $filters, count: $count, mode: Mode::Tutor);
+        $plan = $this->planner->plan(
+            exam: $sitting->test->exam,
+            user: $sitting->user,
+            recipe: $recipe(FollowUp::QUESTIONS),
+            syllabus: $syllabus,
+        );
+        $count = $plan->nearest(FollowUp::QUESTIONS);
+
+        return $count < 1 ? null : $recipe($count);
+    }
+
+    private static function sentence(int $count, ?FollowUp $about, Syllabus $syllabus): string
+    {
+        $questions = $count === 1 ? '1 question' : "{$count} questions";
+        if ($about === null) {
+            return "{$questions} that are new to you, over all topics: nothing was lost here.";
+        }
+        $names = array_map(fn (string $code): string => $syllabus->named($code)->name, $about->topics);
+        $last = array_pop($names);
+        $topics = $names === [] ? $last : implode(', ', $names)." and {$last}";
+        $lost = Shown::decimal($about->lost);
+        $all = Shown::decimal($about->lostInAll);
+        $marks = $all === '1' ? 'mark' : 'marks';
+        $where = $lost === $all ? "all that was lost ({$all} {$marks})" : "{$lost} of the {$all} lost {$marks}";
+
+        return "{$questions} on {$topics}, where {$where} went: new ones first, then what went wrong.";
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Result;
+
+use App\Http\Contract\Get;
+use App\Http\Refusal;
+use App\Sitting\Closing;
+use App\Sitting\Sitting;
+use Illuminate\Http\JsonResponse;
+
+/** What of a result can be taken away, in open formats. */
+final readonly class TakeAwayController
+{
+    public function __construct(
+        private Closing $closing,
+        private SatQuestions $questions,
+        private ResultReader $results,
+        private ResultTable $table,
+        private Statements $statements,
+    ) {
+    }
+
+    #[Get('/api/sittings/{sitting}/table', 'Take the questions away as a table', returns: TakenTableView::class)]
+    public function table(Sitting $sitting): JsonResponse
+    {
+        $this->refuseUntilHandedIn($sitting);
+        $lines = $this->results->lines($sitting, $this->questions->of($sitting));
+
+        return new JsonResponse(new TakenTableView($this->table->csv($lines)));
+    }
+
+    #[Get('/api/sittings/{sitting}/statements', 'Take the sitting away as statements', returns: StatementsView::class)]
+    public function statements(Sitting $sitting): JsonResponse
+    {
+        $this->refuseUntilHandedIn($sitting);
+
+        return new JsonResponse(new StatementsView($this->statements->of($sitting, $this->questions->of($sitting))));
+    }
+
+    private function refuseUntilHandedIn(Sitting $sitting): void
+    {
+        $this->closing->settleIfOver($sitting);
+        if (! $sitting->isHandedIn()) {
+            throw Refusal::notHandedIn();
+        }
+    }
+}
