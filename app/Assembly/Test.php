@@ -107,6 +107,12 @@ final class Test extends Model
         }
     }
 
+    /** Whether its maker can have other questions by the same recipe, or under the same rules of the exam. */
+    public function canBeFresh(int $user): bool
+    {
+        return $this->user_id === $user && ($this->recipe_id !== null || $this->of_exam);
+    }
+
     /** Whether it can be sat again as it is: attempts of a series are counted, and no adaptive test recurs. */
     public function isRepeatable(): bool
     {

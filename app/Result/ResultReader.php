@@ -66,6 +66,7 @@ final readonly class ResultReader
             counts: $sitting->counts,
             clickedThrough: Headline::isClickedThrough($habits->rapidGuesses, $whole->totals),
             same: $sitting->test->isRepeatable(),
+            fresh: $sitting->test->canBeFresh($sitting->user_id),
             scaled: $this->scaled($sitting, $exam, $whole->totals),
             expected: $expected,
             opening: $expected->sentence ?? $headline->opening,

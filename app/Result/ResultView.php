@@ -38,6 +38,7 @@ final readonly class ResultView
         ]
         public bool $clickedThrough,
         #[OA\Property(description: 'Whether its questions can be sat again as they are.')] public bool $same,
+        #[OA\Property(description: 'Whether fresh questions can be had in the same way.')] public bool $fresh,
         #[
             OA\Property(
                 ref: ScaledView::class,

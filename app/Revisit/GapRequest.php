@@ -13,6 +13,7 @@ use Uplandia\Core\Result\Cause;
 #[
     OA\Schema(
         schema: 'Gap',
+        required: [],
         properties: [
             new OA\Property(property: 'cause', type: 'string', nullable: true, enum: Cause::class),
             new OA\Property(property: 'inBook', type: 'boolean', description: 'Put in, else taken out.'),

@@ -103,7 +103,7 @@ final readonly class MyTests
             share: $share,
             madeAt: Moment::of($sitting->created_at ?? throw new \LogicException('A sitting knows when it was made.')),
             touchedAt: $sitting->ended_ms ?? $sitting->contact_ms,
-            fresh: $mine && ($test->recipe_id !== null || $test->of_exam),
+            fresh: $test->canBeFresh($sitting->user_id),
             same: $test->isRepeatable(),
             mine: $mine && $test->adaptive === null,
             code: $mine && $shared?->closed_at === null ? $shared?->code : null,

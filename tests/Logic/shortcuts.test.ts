@@ -6,7 +6,7 @@ import {
   readShortcuts,
   USUAL,
   type Shortcuts,
-} from '../../resources/js/features/sitting/shortcuts';
+} from '../../resources/js/features/question/shortcuts';
 
 const stored = new Map<string, string>();
 Object.assign(globalThis, {

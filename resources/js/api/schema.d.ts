@@ -1569,9 +1569,9 @@ export interface components {
              * @description What is said of a question in the gap book: each part only where it is sent.
              * @enum {string|null}
              */
-            cause: "misread" | "mixed_up" | "never_knew" | "worked_out_wrong" | "rushed" | "other" | null;
+            cause?: "misread" | "mixed_up" | "never_knew" | "worked_out_wrong" | "rushed" | "other" | null;
             /** @description Put in, else taken out. */
-            inBook: boolean;
+            inBook?: boolean;
         };
         /** @description What a topic, subtopic or section came to, and where it stands against the cut. */
         Group: {
@@ -1927,7 +1927,7 @@ export interface components {
             questions: components["schemas"]["SameQuestions"] | null;
             /** @description At the same test, this one included, the latest first. */
             attempts: components["schemas"]["Attempt"][];
-            /** @description Those who sat it by its code and agree to be compared; none unless the candidate agrees too. */
+            /** @description Who sat it by its code and agrees to be compared; none unless the candidate agrees too. */
             members: components["schemas"]["Member"][];
             /** @description Whether the candidate agrees; null: the test is not shared. */
             agrees: boolean | null;
@@ -2007,7 +2007,7 @@ export interface components {
             starred: boolean;
             noted: boolean;
             /**
-             * @description Named by the candidate.
+             * @description As the candidate says.
              * @enum {string|null}
              */
             cause: "misread" | "mixed_up" | "never_knew" | "worked_out_wrong" | "rushed" | "other" | null;
@@ -2180,6 +2180,8 @@ export interface components {
             clickedThrough: boolean;
             /** @description Whether its questions can be sat again as they are. */
             same: boolean;
+            /** @description Whether fresh questions can be had in the same way. */
+            fresh: boolean;
             scaled: components["schemas"]["Scaled"] | null;
             expected: components["schemas"]["Expected"] | null;
             /** @description Where the result stands, in a sentence. */

@@ -1,6 +1,6 @@
 import type { View } from '../api/client';
 
-export type OutcomeName = View<'ReviewItem'>['outcome'];
+export type OutcomeName = View<'QuestionLine'>['outcome'];
 
 export const OUTCOMES: Record<OutcomeName, string> = {
   right: 'Right',
@@ -12,9 +12,19 @@ export const OUTCOMES: Record<OutcomeName, string> = {
 };
 
 /** The shape of an outcome: full disc with a tick, half disc, slashed square, dashed ring, small ring, dotted ring. */
-export function OutcomeMark({ outcome, size = 20 }: { outcome: OutcomeName; size?: number }) {
+export function OutcomeMark({
+  outcome,
+  size = 20,
+  at,
+}: {
+  outcome: OutcomeName;
+  size?: number;
+  /** Its middle, in a picture that it is a part of. */
+  at?: { x: number; y: number };
+}) {
   return (
     <svg
+      {...(at && { x: at.x - size / 2, y: at.y - size / 2 })}
       viewBox="0 0 20 20"
       width={size}
       height={size}

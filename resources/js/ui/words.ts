@@ -53,3 +53,8 @@ export function dayTime(at: number): string {
 }
 
 export const MODES = { tutor: 'Tutor', timed: 'Timed', untimed: 'Untimed' } as const;
+
+/** With a capital at its beginning. */
+export function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}

@@ -1,10 +1,10 @@
 import clsx from 'clsx';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useId, useState } from 'react';
-import { Link } from 'react-router';
 import type { View } from '../../api/client';
 import { Table } from '../../ui/Table';
-import { count, duration, percent, signed } from '../../ui/words';
+import { capital, count, duration, percent, signed } from '../../ui/words';
+import { QuestionLinks } from './QuestionLinks';
 import { KINDS } from '../question/kindNames';
 
 type Group = View<'Group'>;
@@ -41,7 +41,11 @@ export function Breakdowns({ result }: { result: View<'Result'> }) {
           ))}
         </div>
       </div>
-      <p className="max-w-[75ch] text-base-content/75">{sentence(breakdown, result.cut)}</p>
+      <p className="max-w-[75ch] text-base-content/75">
+        {result.clickedThrough
+          ? 'So many answers came too fast to have been read that this shows marks, and not what you know.'
+          : sentence(breakdown, result.cut)}
+      </p>
       <div>
         <ul>
           {breakdown.groups.map((group) => (
@@ -129,17 +133,7 @@ function Row(props: { group: Group; by: string; cut: number; sitting: string; su
             {group.thin && `; on only ${count(group.tally.questions, 'question')}`}
           </p>
           <p className="flex flex-wrap items-center gap-x-3 text-sm">
-            Questions:
-            {group.questions.map((position) => (
-              <Link
-                key={position}
-                to={`/review/${sitting}/${position + 1}`}
-                aria-label={`Question ${position + 1}`}
-                className="inline-flex min-h-11 min-w-6 items-center justify-center text-primary underline underline-offset-4 pointer-fine:min-h-7"
-              >
-                {position + 1}
-              </Link>
-            ))}
+            Questions: <QuestionLinks sitting={sitting} positions={group.questions} />
           </p>
           {larger.length > 0 && (
             <ul className="-ml-3">
@@ -251,10 +245,6 @@ function nameOf(by: string): string {
 function valueOf(by: string, value: string): string {
   if (by === 'kind') return capital(KINDS[value as keyof typeof KINDS] ?? value);
   return by === 'topic' || by === 'section' ? value : capital(value);
-}
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 /** What the picture shows, in one sentence. */

@@ -13,8 +13,14 @@ import { useTitle } from '../../ui/useTitle';
 import { count, dayTime, duration, MODES, signed, wholePercent } from '../../ui/words';
 import { Breakdowns } from './Breakdowns';
 import { Expected } from './Expected';
-import { Habits } from './Habits';
+import { FootingFields } from './FootingFields';
+import { NextSteps } from './NextSteps';
 import { Outcomes } from './Outcomes';
+import { Place } from './Place';
+import { QuestionTable } from './QuestionTable';
+import { SecondThoughts } from './SecondThoughts';
+import { TakeAway } from './TakeAway';
+import { TimeCourse } from './TimeCourse';
 
 export function Component() {
   useTitle('Result');
@@ -90,9 +96,14 @@ function Result({ result }: { result: View<'Result'> }) {
         </Notice>
       )}
 
+      <NextSteps result={result} />
       <Breakdowns result={result} />
-
-      <Habits result={result} />
+      <FootingFields result={result} />
+      <TimeCourse result={result} />
+      <SecondThoughts result={result} />
+      <Place result={result} />
+      <QuestionTable result={result} />
+      <TakeAway result={result} />
     </div>
   );
 }
@@ -137,13 +148,13 @@ function shares(tally: View<'Tally'>): string {
 
 /** What a tired person may do now. */
 function WhatNext({ result }: { result: View<'Result'> }) {
-  const { sitting, tally, expected, same } = result;
+  const { sitting, tally, expected, same, fresh } = result;
   const begin = useBegin();
-  const again = (how: 'missed' | 'same') =>
+  const again = (how: 'missed' | 'same' | 'fresh') =>
     begin.go(() => ask(api.POST('/api/sittings/{sitting}/again', { params: { path: { sitting } }, body: { how } })));
   const wrong = tally.missed + tally.partly + tally.leftBlank;
   return (
-    <nav aria-label="What next" className="flex flex-wrap gap-2 md:w-60 md:flex-col md:items-stretch">
+    <nav aria-label="What next" className="flex flex-wrap gap-2 md:w-60 md:flex-col md:items-stretch print:hidden">
       <ButtonLink weight="main" to={`/review/${sitting}`}>
         Review each question
       </ButtonLink>
@@ -158,7 +169,12 @@ function WhatNext({ result }: { result: View<'Result'> }) {
           The same again
         </Button>
       )}
-      <ButtonLink to="/build">Build another</ButtonLink>
+      {fresh && !expected && (
+        <Button disabled={begin.isPending} onClick={() => again('fresh')}>
+          Fresh ones, same recipe
+        </Button>
+      )}
+      {!fresh && <ButtonLink to="/build">Build another</ButtonLink>}
       {begin.isError && <Failure error={begin.error} />}
     </nav>
   );

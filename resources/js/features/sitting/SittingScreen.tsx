@@ -42,7 +42,7 @@ import { QuestionCard } from './QuestionCard';
 import { GO_TO, QuestionHeading } from './QuestionHeading';
 import { RouteLine } from './RouteLine';
 import { startsOf } from './sections';
-import { readShortcuts } from './shortcuts';
+import { readShortcuts } from '../question/shortcuts';
 import { SittingFooter } from './SittingFooter';
 import { SittingHeader } from './SittingHeader';
 import type { SittingStore, Snapshot } from './sittingStore';

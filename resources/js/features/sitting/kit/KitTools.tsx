@@ -4,14 +4,14 @@ import { Unreachable } from '../../../api/client';
 import { section, session } from '../../../api/queries';
 import { Failure } from '../../../ui/Failure';
 import { Loading } from '../../../ui/Loading';
-import { Markdown } from '../../../ui/Markdown';
 import type { Look } from '../../../ui/look';
 import { useAfterPaint } from '../../../ui/useAfterPaint';
 import { Highlights } from '../../library/Highlights';
+import { SectionPage } from '../../library/SectionPage';
 import { StarAndNote } from '../../library/StarAndNote';
 import { WordToAuthors } from '../../library/WordToAuthors';
 import { handbooksOf } from '../packs/handbooks';
-import type { Shortcuts } from '../shortcuts';
+import type { Shortcuts } from '../../question/shortcuts';
 import type { Tool } from './kit';
 import { calculator, moreTools, scratch } from './parts';
 
@@ -110,14 +110,5 @@ function Page({ exam, code }: { exam: string; code: string }) {
   const data = page.data ?? (away ? kept : undefined);
   if (page.isPending || (away && here.isPending)) return <Loading what="Turning the page" />;
   if (!data) return <Failure error={page.error} retry={() => void page.refetch()} />;
-  return (
-    <article className="grid gap-3">
-      <p className="text-base-content/75">{data.chapter}</p>
-      <h3 className="text-lg font-bold">{data.title}</h3>
-      <Markdown>{data.body}</Markdown>
-      <a href={`/handbook/${exam}/${code}`} target="_blank" rel="noopener">
-        Open it in the handbook
-      </a>
-    </article>
-  );
+  return <SectionPage exam={exam} page={data} />;
 }

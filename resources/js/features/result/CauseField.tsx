@@ -1,0 +1,37 @@
+import { CAUSES, type Cause } from './causes';
+import type { Line } from './lines';
+import { useGap } from './useGap';
+
+/** Names why a question went wrong; what is chosen is kept at once. */
+export function CauseField({ sitting, line, labelled }: { sitting: string; line: Line; labelled?: boolean }) {
+  const gap = useGap(sitting);
+  const chosen = gap.isPending && 'cause' in gap.variables.said ? gap.variables.said.cause : line.cause;
+  return (
+    <span className="inline-flex flex-wrap items-center gap-2">
+      <label className="inline-flex items-center gap-2">
+        <span className={labelled ? '' : 'sr-only'}>
+          {labelled ? 'What lay behind it' : `What lay behind question ${line.position + 1}`}
+        </span>
+        <select
+          value={chosen ?? ''}
+          onChange={(event) =>
+            gap.mutate({ position: line.position, said: { cause: (event.target.value || null) as Cause | null } })
+          }
+          className="select w-52 border-base-content/50 text-base pointer-fine:h-9"
+        >
+          <option value="">Not named yet</option>
+          {Object.entries(CAUSES).map(([cause, words]) => (
+            <option key={cause} value={cause}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </label>
+      {gap.isError && (
+        <span role="alert" className="text-error">
+          {gap.error.message}
+        </span>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,112 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { explanation } from '../../api/queries';
+import { Button, ButtonLink } from '../../ui/Button';
+import { Failure } from '../../ui/Failure';
+import { Loading } from '../../ui/Loading';
+import { Highlightable } from '../library/Highlightable';
+import { StarAndNote } from '../library/StarAndNote';
+import { WordToAuthors } from '../library/WordToAuthors';
+import { meaning, readShortcuts } from '../question/shortcuts';
+import { Explained } from './Explained';
+import { GapTools } from './GapTools';
+import type { Line } from './lines';
+
+/** One question as it was answered, explained, with all that can be done about it. */
+export function ReviewOne(props: {
+  sitting: string;
+  line: Line;
+  /** Those that one goes through. */
+  lines: readonly Line[];
+  /** Of the address of another question. */
+  search: string;
+  /** Somebody went to it: the heading is read. */
+  moved: boolean;
+}) {
+  const { sitting, line, lines, search, moved } = props;
+  const page = useQuery(explanation(sitting, line.position));
+  const navigate = useNavigate();
+  const known = useQueryClient();
+  const heading = useRef<HTMLHeadingElement>(null);
+  const [shortcuts] = useState(readShortcuts);
+  const before = lines.filter(({ position }) => position < line.position).at(-1);
+  const after = lines.find(({ position }) => position > line.position);
+  const go = (to: Line) => void navigate(`/review/${sitting}/${to.position + 1}${search}`);
+  useEffect(() => {
+    if (moved) heading.current?.focus();
+  }, [moved]);
+  // What comes next is there before it is asked for.
+  useEffect(() => {
+    if (page.isSuccess && after) void known.prefetchQuery(explanation(sitting, after.position));
+  }, [page.isSuccess, after, known, sitting]);
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLElement && event.target.closest('input, textarea, select, dialog');
+      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+      const does = meaning(shortcuts, event.key);
+      const to = does === 'on' ? after : does === 'back' ? before : undefined;
+      if (to) go(to);
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  });
+  const key = (action: 'back' | 'on') => (shortcuts.active ? shortcuts.keys[action] : undefined);
+  const at = lines.findIndex(({ position }) => position === line.position);
+  return (
+    <article className="grid min-w-0 gap-4">
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <h2 ref={heading} tabIndex={-1} className="text-base-content/75 outline-none">
+          Question {line.position + 1}
+          {at >= 0 && lines.length > 1 && (
+            <span className="text-sm">
+              {' '}
+              · {at + 1} of {lines.length} here
+            </span>
+          )}
+        </h2>
+        <div className="flex flex-wrap gap-2">
+          <span className="lg:hidden">
+            <ButtonLink small to={`/review/${sitting}${search}`}>
+              List
+            </ButtonLink>
+          </span>
+          <Button
+            small
+            disabled={!before}
+            aria-keyshortcuts={key('back')}
+            title={key('back') && `Key ${key('back')}`}
+            onClick={() => before && go(before)}
+          >
+            Back
+          </Button>
+          <Button
+            small
+            disabled={!after}
+            aria-keyshortcuts={key('on')}
+            title={key('on') && `Key ${key('on')}`}
+            onClick={() => after && go(after)}
+          >
+            Next
+          </Button>
+        </div>
+      </div>
+      {page.isPending ? (
+        <Loading what="Fetching the reasons" />
+      ) : page.isError ? (
+        <Failure error={page.error} retry={() => void page.refetch()} />
+      ) : (
+        <div className="grid gap-4">
+          <Highlightable key={`marks-${line.position}`} sitting={sitting} position={line.position}>
+            <Explained sitting={sitting} explanation={page.data} withUnit />
+          </Highlightable>
+          <div className="grid gap-1 border-t border-base-300 pt-2">
+            <GapTools sitting={sitting} line={line} />
+            <StarAndNote key={line.position} sitting={sitting} position={line.position} />
+            <WordToAuthors key={`words-${line.position}`} sitting={sitting} position={line.position} />
+          </div>
+        </div>
+      )}
+    </article>
+  );
+}

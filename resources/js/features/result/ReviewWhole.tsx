@@ -1,0 +1,60 @@
+import { useQuery } from '@tanstack/react-query';
+import { key } from '../../api/queries';
+import { Button } from '../../ui/Button';
+import { Failure } from '../../ui/Failure';
+import { Loading } from '../../ui/Loading';
+import { OnPaper } from '../../ui/Media';
+import { useKept } from '../library/useKept';
+import { CAUSES } from './causes';
+import { Explained } from './Explained';
+import type { Line } from './lines';
+
+/** All of it as one long page, to be read through or printed. */
+export function ReviewWhole({ sitting, lines }: { sitting: string; lines: readonly Line[] }) {
+  const page = useQuery(key(sitting));
+  if (page.isPending) return <Loading what="Setting the pages" />;
+  if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  const { answers } = page.data;
+  const units = new Set<string>();
+  return (
+    <OnPaper value={true}>
+      <div className="print:hidden">
+        <Button small onClick={() => window.print()}>
+          Print
+        </Button>
+      </div>
+      {lines.map((line) => {
+        const answer = answers.find(({ question }) => question.position === line.position);
+        if (!answer) return null;
+        // What several questions share is shown with the first of them.
+        const first = answer.unit !== null && !units.has(answer.unit.id);
+        if (answer.unit) units.add(answer.unit.id);
+        return (
+          <article
+            key={line.position}
+            aria-labelledby={`whole-${line.position}`}
+            className="grid gap-3 border-t-2 border-base-300 py-5 [contain-intrinsic-size:auto_50rem] [content-visibility:auto] print:[content-visibility:visible]"
+          >
+            <h2 id={`whole-${line.position}`} className="text-lg font-bold">
+              Question {line.position + 1}
+            </h2>
+            <Explained sitting={sitting} explanation={answer} withUnit={first} />
+            <Own sitting={sitting} line={line} />
+          </article>
+        );
+      })}
+    </OnPaper>
+  );
+}
+
+/** What one wrote and said of it. */
+function Own({ sitting, line }: { sitting: string; line: Line }) {
+  const { note } = useKept(sitting, line.position);
+  if (note === '' && !line.cause) return null;
+  return (
+    <div className="max-w-[75ch]">
+      {line.cause && <p>What lay behind it: {CAUSES[line.cause].toLowerCase()}.</p>}
+      {note !== '' && <p className="border-l-4 border-accent pl-3 whitespace-pre-wrap">{note}</p>}
+    </div>
+  );
+}
