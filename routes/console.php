@@ -1,3 +1,8 @@
 <?php
 
 declare(strict_types=1);
+
+use Illuminate\Support\Facades\Schedule;
+
+// What many have sat by now is said of each question a few minutes later.
+Schedule::command('statistics:renew --due')->everyFiveMinutes()->withoutOverlapping();

@@ -7,20 +7,51 @@ namespace App\Cohort;
 use App\Clock\Moment;
 use App\Question\Exam;
 use App\Question\Tallies;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Cohort\ItemAnalysis;
 use Uplandia\Core\Cohort\ItemStatistics;
 
 /** Item statistics of each version, renewed from the cohort's first looks and kept. */
 final readonly class ItemStatisticsStore
 {
+    private const NEW = 20;
+
+    private const NEW_SHARE = 0.02;
+
+    /** Rows in one piece. */
+    private const AT_ONCE = 50;
+
     public function __construct(private FirstLooks $looks, private Tallies $tallies, private ClockInterface $clock)
     {
     }
 
-    /** @return int how many versions have statistics now */
+    /**
+     * Whether enough has been sat since the last time: at least twenty sittings that count, and at least a fiftieth of
+     * all there were.
+     */
+    public function isDue(Exam $exam): bool
+    {
+        $renewed = DB::table('item_statistics')->where('exam_id', $exam->id)->max('renewed_ms');
+        $sat = fn (): Builder => DB::table('sittings')
+            ->where('exam_id', $exam->id)
+            ->where('counts', true)
+            ->where('mode', Mode::Timed->value)
+            ->whereNull('deleted_at');
+        $new = $sat()->where('ended_ms', '>', is_numeric($renewed) ? (int) $renewed : 0)->count();
+
+        return $new >= self::NEW && $new >= self::NEW_SHARE * $sat()->count();
+    }
+
+    /**
+     * In pieces, so that nobody who writes waits for long: between them some versions are known as of now, others as
+     * of before.
+     *
+     * @return int how many versions have statistics now
+     */
     public function renew(Exam $exam): int
     {
         $now = Moment::now($this->clock);
@@ -35,11 +66,11 @@ final readonly class ItemStatisticsStore
             array_keys($statistics),
             $statistics,
         );
-        DB::transaction(function () use ($exam, $rows): void {
-            DB::table('item_statistics')->where('exam_id', $exam->id)->delete();
-            foreach (array_chunk($rows, 50) as $chunk) {
-                DB::table('item_statistics')->insert($chunk);
-            }
+        foreach (array_chunk($rows, self::AT_ONCE) as $chunk) {
+            DB::transaction(fn () => DB::table('item_statistics')->upsert($chunk, ['version_id']));
+        }
+        DB::table('item_statistics')->where('exam_id', $exam->id)->where('renewed_ms', '<', $now)->delete();
+        DB::transaction(function () use ($exam): void {
             $this->tag($exam);
             $this->tallies->renew($exam->id);
         });

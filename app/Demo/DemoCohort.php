@@ -9,6 +9,7 @@ use App\Account\User;
 use App\Assembly\Paper;
 use App\Assembly\PaperTests;
 use App\Assembly\Test;
+use App\Assembly\TestBuilder;
 use App\Assembly\TestItem;
 use App\Assembly\TestItems;
 use App\Clock\Moment;
@@ -24,6 +25,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
 use Psr\Clock\ClockInterface;
+use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Assembly\Recipe;
+use Uplandia\Core\Assembly\Spread;
 use Uplandia\Core\Cohort\Responder;
 use Uplandia\Core\Cohort\SimulatedItem;
 use Uplandia\Core\Cohort\SimulatedPerson;
@@ -38,13 +43,11 @@ use Uplandia\Core\Sitting\Sureness;
 use Uplandia\Core\Sitting\Terms;
 
 /**
- * Made-up candidates who have sat the fixed papers, for comparison and item statistics. They are too many to answer
- * one
- * by one, so rows are written in bulk; but what happened is made as events, and every outcome comes of the same fold
- * and
- * the same marking as anybody's.
+ * Made-up candidates who have sat the fixed papers and tests of their own, for comparison and item statistics. They
+ * are too many to answer one by one, so rows are written in bulk; but what happened is made as events, and every
+ * outcome comes of the same fold and the same marking as anybody's.
  *
- * @phpstan-type PaperToSit array{
+ * @phpstan-type TestToSit array{
  *     test: Test, terms: Terms, items: array<int, TestItem>, simulated: list<SimulatedItem>
  * }
  */
@@ -55,7 +58,10 @@ final class DemoCohort
     private const KEY = 'cohort-%03d';
 
     /** Chance that a person has sat a given paper. */
-    private const SAT = 0.8;
+    private const SAT = 0.6;
+
+    /** Questions of the test that everybody builds once; of a small bank, a quarter of it. */
+    private const BUILT = 36;
 
     /** Chance that a person rather leaves a question blank than guesses. */
     private const LEAVES_BLANK = 0.1;
@@ -70,10 +76,14 @@ final class DemoCohort
     /** @var array<string, list<array<string, mixed>>> rows that wait to be written, by table */
     private array $rows = self::EMPTY;
 
+    /** @var array<int, SimulatedItem> by question: the same one in every test */
+    private array $simulated = [];
+
     public function __construct(
         private readonly Settlement $settlement,
         private readonly PaperTests $papers,
         private readonly TestItems $items,
+        private readonly TestBuilder $builder,
         private readonly ClockInterface $clock,
     ) {
     }
@@ -81,38 +91,56 @@ final class DemoCohort
     /** @return int sittings added; 0 when the cohort is there already */
     public function load(Exam $exam, int $people): int
     {
-        if ($people < 1 || User::query()->where('made_up_as', 'like', 'cohort-%')->exists()) {
+        $here = Sitting::query()
+            ->where('exam_id', $exam->id)
+            ->whereIn('user_id', User::query()->where('made_up_as', 'like', 'cohort-%')->select('id'));
+        if ($people < 1 || $here->exists()) {
             return 0;
         }
-        $simulator = new Simulator(self::SEED);
+        $simulator = new Simulator(self::SEED." {$exam->slug}");
+        $this->simulated = [];
         $papers = Paper::query()
             ->with('exam')
             ->where('exam_id', $exam->id)
             ->orderBy('code')
             ->get()
-            ->map(fn (Paper $paper): array => $this->paper($simulator, $exam, $this->papers->of($paper)))
+            ->map(fn (Paper $paper): array => $this->toSit($simulator, $exam, $this->papers->of($paper)))
             ->all();
         $topics = count(Syllabus::of($exam)->tops());
+        $questions = DB::table('questions')->where('exam_id', $exam->id)->whereNull('retired_at')->count();
+        $built = new Recipe(
+            filters: new Filters(),
+            count: max(1, min(self::BUILT, intdiv($questions, 4))),
+            mode: Mode::Timed,
+            spread: Spread::Available,
+        );
 
-        return DB::transaction(function () use ($exam, $people, $simulator, $papers, $topics): int {
+        return DB::transaction(function () use ($exam, $people, $simulator, $papers, $topics, $built): int {
             $sittings = 0;
             foreach ($this->people($people) as $user) {
                 $person = $simulator->person($topics);
+                $chosen = array_filter($papers, fn (): bool => $simulator->chance->happens(self::SAT));
                 $met = [];
-                foreach ($papers as $paper) {
-                    if ($simulator->chance->happens(self::SAT)) {
-                        $this->sit(
+                $days = $this->days($simulator, count($chosen) + 1);
+                foreach ([null, ...array_values($chosen)] as $i => $paper) {
+                    $this->sit(
+                        exam: $exam,
+                        user: $user->id,
+                        test: $paper ?? $this->built(
+                            simulator: $simulator,
                             exam: $exam,
                             user: $user,
-                            paper: $paper,
-                            person: $person,
-                            simulator: $simulator,
-                            met: $met,
-                        );
-                        $sittings++;
-                    }
+                            recipe: $built,
+                            at: $days[$i],
+                        ),
+                        person: $person,
+                        simulator: $simulator,
+                        start: $days[$i],
+                        met: $met,
+                    );
+                    $sittings++;
                 }
-                $this->stand($exam, $user, $met);
+                $this->stand($exam, $user->id, $met);
                 if (count($this->rows['sitting_events']) > 4000) {
                     $this->write();
                 }
@@ -123,9 +151,60 @@ final class DemoCohort
         });
     }
 
-    /** @return list<int> user ids */
+    /**
+     * When somebody sat their tests: each on a day of its own, in order.
+     *
+     * @return list<int> Unix milliseconds
+     */
+    private function days(Simulator $simulator, int $n): array
+    {
+        $days = [];
+        while (count($days) < $n) {
+            $days[$simulator->chance->between(1, self::DAYS)] = true;
+        }
+        krsort($days);
+
+        return array_map(
+            fn (int $ago): int => Moment::of(
+                Carbon::instance($this->clock->now())
+                    ->subDays($ago)
+                    ->setTime($simulator->chance->between(7, 20), $simulator->chance->between(0, 59)),
+            ),
+            array_keys($days),
+        );
+    }
+
+    /** @return TestToSit one of their own, built as anybody's */
+    private function built(Simulator $simulator, Exam $exam, User $user, Recipe $recipe, int $at): array
+    {
+        try {
+            Carbon::setTestNow(Carbon::createFromTimestampMs($at));
+            $test = $this->builder->build(
+                exam: $exam,
+                user: $user,
+                recipe: $recipe,
+                seed: self::SEED." {$exam->slug} {$user->made_up_as}",
+            );
+        } finally {
+            Carbon::setTestNow();
+        }
+
+        return $this->toSit($simulator, $exam, $test);
+    }
+
+    /** @return list<User> */
     private function people(int $n): array
     {
+        $all = fn (): array => array_values(
+            User::query()
+                ->where('made_up_as', 'like', 'cohort-%')
+                ->orderBy('id')
+                ->get()
+                ->all(),
+        );
+        if ($all() !== []) {
+            return $all();
+        }
         // Nobody knows it, so nobody signs in as one of them.
         $password = Hash::make(Str::random(40));
         $now = $this->clock->now();
@@ -147,32 +226,24 @@ final class DemoCohort
             DB::table('users')->insert($chunk);
         }
 
-        return array_map(
-            fn (User $user): int => $user->id,
-            array_values(
-                User::query()
-                    ->where('made_up_as', 'like', 'cohort-%')
-                    ->orderBy('id')
-                    ->get(['id'])
-                    ->all(),
-            ),
-        );
+        return $all();
     }
 
-    /** @return PaperToSit */
-    private function paper(Simulator $simulator, Exam $exam, Test $test): array
+    /** @return TestToSit */
+    private function toSit(Simulator $simulator, Exam $exam, Test $test): array
     {
         $items = $this->items->of($test->id);
         $syllabus = Syllabus::of($exam);
         $tops = array_flip(array_column($syllabus->tops(), 'id'));
         $simulated = [];
         foreach ($items as $position => $item) {
-            $simulated[] = $simulator->itemOf(
-                id: $position,
+            $this->simulated[$item->questionId] ??= $simulator->itemOf(
+                id: $item->questionId,
                 topic: $tops[$syllabus->topOf($item->version->topic_id)->id],
                 difficulty: $item->version->difficulty,
                 question: $item->question,
             );
+            $simulated[] = $this->simulated[$item->questionId]->as($position);
         }
         $test->setRelation('exam', $exam);
 
@@ -185,56 +256,54 @@ final class DemoCohort
     }
 
     /**
-     * @param  PaperToSit  $paper
+     * @param  TestToSit  $test
      * @param  array<int, array{topic: int, met: list<Encounter>}>  $met  by question, added to
      */
     private function sit(
         Exam $exam,
         int $user,
-        array $paper,
+        array $test,
         SimulatedPerson $person,
         Simulator $simulator,
+        int $start,
         array &$met,
     ): void {
-        $day = $simulator->chance->between(1, self::DAYS);
-        $start = Moment::of(
-            Carbon::instance($this->clock->now())
-                ->subDays($day)
-                ->setTime($simulator->chance->between(7, 20), $simulator->chance->between(0, 59)),
-        );
-        [$events, $end] = $this->events(paper: $paper, person: $person, simulator: $simulator, now: $start);
+        [$events, $end] = $this->events(test: $test, person: $person, simulator: $simulator, now: $start);
         $sitting = new Sitting([
             'user_id' => $user,
             'exam_id' => $exam->id,
-            'test_id' => $paper['test']->id,
-            'name' => $paper['test']->title,
-            'mode' => $paper['test']->mode,
+            'test_id' => $test['test']->id,
+            'name' => $test['test']->title,
+            'mode' => $test['test']->mode,
             'on_paper' => false,
-            'terms' => $paper['terms']->toArray(),
+            'terms' => $test['terms']->toArray(),
             'secret' => Str::random(32),
-            'questions' => count($paper['items']),
+            'questions' => count($test['items']),
             'started_ms' => $start,
             'contact_ms' => $end,
         ]);
         $sitting->id = strtolower((string) Str::ulid(Carbon::createFromTimestampMs($start)));
-        $sitting->setRelation('test', $paper['test']);
-        $state = Fold::of($paper['terms'], $events, $end);
-        $sitting->fill(Settlement::closing($sitting, $this->settlement->marked($paper['items'], $state), $state));
-        $facts = array_fill(0, count($paper['items']), [
+        $sitting->setRelation('test', $test['test']);
+        $state = Fold::of($test['terms'], $events, $end);
+        $sitting->fill(Settlement::closing($sitting, $this->settlement->marked($test['items'], $state), $state));
+        $facts = array_fill(0, count($test['items']), [
             'cohort_ms' => null,
             'day' => Moment::day((int) $state->endedAt, 'UTC'),
         ]);
         $outcomes = $this->settlement->project(
             sitting: $sitting,
             state: $state,
-            items: $paper['items'],
+            items: $test['items'],
             facts: $facts,
         );
         foreach ($outcomes as $i => $row) {
             $question = (int) $row['question_id'];
-            $outcomes[$i]['first_look'] = $row['outcome'] !== Outcome::NotReached->value && ! isset($met[$question]);
-            $met[$question] ??= ['topic' => (int) $row['topic_id'], 'met' => []];
-            $met[$question]['met'][] = self::encounter($row);
+            $reached = $row['outcome'] !== Outcome::NotReached->value;
+            $outcomes[$i]['first_look'] = $reached && ! isset($met[$question]);
+            if ($reached) {
+                $met[$question] ??= ['topic' => (int) $row['topic_id'], 'met' => []];
+                $met[$question]['met'][] = self::encounter($row);
+            }
         }
         $when = Carbon::createFromTimestampMs($end)->toDateTimeString();
         (new SittingEvents($sitting))->count($events);
@@ -244,10 +313,10 @@ final class DemoCohort
     }
 
     /**
-     * @param  PaperToSit  $paper
+     * @param  TestToSit  $test
      * @return array{list<Event>, int} and when it was handed in
      */
-    private function events(array $paper, SimulatedPerson $person, Simulator $simulator, int $now): array
+    private function events(array $test, SimulatedPerson $person, Simulator $simulator, int $now): array
     {
         $responder = new Responder($simulator->chance);
         $written = [];
@@ -267,10 +336,12 @@ final class DemoCohort
                 value: $value,
             );
         };
-        // They have read before, and begin to answer at once.
-        $add(EventKind::ReadingEnded, null);
-        foreach ($simulator->sit($person, $paper['simulated']) as $answer) {
-            $item = $paper['items'][$answer->item];
+        if ($test['terms']->reading > 0) {
+            // They have read before, and begin to answer at once.
+            $add(EventKind::ReadingEnded, null);
+        }
+        foreach ($simulator->sit($person, $test['simulated']) as $answer) {
+            $item = $test['items'][$answer->item];
             $add(EventKind::Shown, $answer->item);
             $now += $answer->ms;
             if ($answer->struck !== []) {

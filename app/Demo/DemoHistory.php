@@ -6,6 +6,8 @@ namespace App\Demo;
 
 use App\Account\User;
 use App\Assembly\Bank;
+use App\Assembly\Paper;
+use App\Assembly\PaperTests;
 use App\Assembly\TestBuilder;
 use App\Assembly\TestItem;
 use App\Assembly\TestItems;
@@ -39,12 +41,12 @@ use Uplandia\Core\Sitting\Sureness;
 
 /**
  * Gives a made-up person a past: sittings on earlier days, answered as the simulator says and recorded through the
- * same
- * code as anybody's. Nothing here writes an outcome or a total of its own.
+ * same code as anybody's. Nothing here writes an outcome or a total of its own.
  *
+ * @phpstan-type Last array{paper?: string, questions?: int, ability?: float, fades?: float, slower?: float}
  * @phpstan-type Story array{
  *     days: int, sittings: int, questions: int, ability: float, growth: float, bias: float, leaves_open?: bool,
- *     timed_from?: float
+ *     timed_from?: float, last?: Last
  * }
  */
 final readonly class DemoHistory
@@ -54,6 +56,9 @@ final readonly class DemoHistory
     /** The longest that a made-up person looks at a question, in milliseconds. */
     private const LONGEST_LOOK = 80_000;
 
+    /** Whoever is this close to the end of the time, in milliseconds, does not begin another question. */
+    private const LAST_MOMENT = 240_000;
+
     public function __construct(
         private Bank $bank,
         private TestBuilder $builder,
@@ -62,6 +67,7 @@ final readonly class DemoHistory
         private Pen $pen,
         private Recorder $recorder,
         private Closing $closing,
+        private PaperTests $papers,
         private ClockInterface $clock,
     ) {
     }
@@ -86,20 +92,62 @@ final readonly class DemoHistory
                 );
                 $progress = $i / max(1, $story['sittings'] - 1);
                 $person = $this->person($story, $progress, $simulator);
+                $open = $story['leaves_open'] ?? false;
+                if ($open && $i === $story['sittings'] - 1) {
+                    $this->last($user, $exam, $story, new DemoRun($simulator, $person, $simulated));
+                }
                 $recipe = $this->recipe(user: $user, exam: $exam, story: $story, i: $i, progress: $progress);
-                $leave = $i === $story['sittings'] - 1 && ($story['leaves_open'] ?? false);
-                $this->sit(
+                $leave = $i === $story['sittings'] - 1 && $open;
+                $this->build(
                     user: $user,
                     exam: $exam,
                     recipe: $recipe,
                     run: new DemoRun(simulator: $simulator, person: $person, simulated: $simulated, leaves: $leave),
                 );
             }
+            if (! ($story['leaves_open'] ?? false)) {
+                $this->last($user, $exam, $story, new DemoRun($simulator, $this->person($story, 1, $simulator), $simulated));
+            }
         } finally {
             Carbon::setTestNow();
         }
 
-        return $story['sittings'];
+        return Sitting::query()->where('user_id', $user->id)->count();
+    }
+
+    /**
+     * A longer test at the end, which shows what a person is like.
+     *
+     * @param  Story  $story
+     */
+    private function last(User $user, Exam $exam, array $story, DemoRun $run): void
+    {
+        $last = $story['last'] ?? null;
+        if ($last === null) {
+            return;
+        }
+        // In the afternoon before a test that is still open, else on the evening after the others.
+        $hour = $story['leaves_open'] ?? false ? 14 : 20;
+        Carbon::setTestNow(Carbon::instance($this->clock->now())->setTime($hour, 0));
+        $run = new DemoRun(
+            simulator: $run->simulator,
+            person: $run->person->shifted($last['ability'] ?? 0.0),
+            simulated: $run->simulated,
+            fades: $last['fades'] ?? 0.0,
+            slower: $last['slower'] ?? 1.0,
+        );
+        $paper = Paper::query()
+            ->with('exam')
+            ->where('exam_id', $exam->id)
+            ->where('code', $last['paper'] ?? '')
+            ->first();
+        if ($paper !== null) {
+            $this->sit(Sitting::ready($this->papers->of($paper), $user), Mode::Timed, $run);
+        } else {
+            $recipe = new Recipe(new Filters(), $last['questions'] ?? $story['questions'], Mode::Timed);
+            $this->build(user: $user, exam: $exam, recipe: $recipe, run: $run);
+        }
+        Carbon::setTestNow(Carbon::instance($this->clock->now())->setTime(18, 30));
     }
 
     /** @param  Story  $story */
@@ -135,24 +183,36 @@ final readonly class DemoHistory
         return new Recipe(new Filters(), $story['questions'], $mode);
     }
 
-    private function sit(User $user, Exam $exam, Recipe $recipe, DemoRun $run): void
+    private function build(User $user, Exam $exam, Recipe $recipe, DemoRun $run): void
     {
         try {
-            $seed = "{$user->made_up_as} ".$this->clock->now()->format('Y-m-d');
-            $sitting = Sitting::ready(
-                $this->builder->build(exam: $exam, user: $user, recipe: $recipe, seed: $seed),
-                $user,
-            );
+            $seed = "{$user->made_up_as} ".$this->clock->now()->format('Y-m-d H');
+            $test = $this->builder->build(exam: $exam, user: $user, recipe: $recipe, seed: $seed);
         } catch (Refusal) {
             return;
         }
+        $this->sit(Sitting::ready($test, $user), $recipe->mode, $run);
+    }
+
+    private function sit(Sitting $sitting, Mode $mode, DemoRun $run): void
+    {
         $this->pen->open($sitting, self::TAB, false);
+        $deadline = $sitting->refresh()->deadline_ms;
         $asked = $this->items->of($sitting->test_id);
         $stop = $run->leaves ? intdiv(count($asked), 2) : count($asked);
-        [$events, $end, $written] = $this->events(array_slice($asked, 0, $stop, true), $recipe->mode, $run);
+        [$events, $end, $written] = $this->events(
+            sitting: $sitting,
+            asked: array_slice($asked, 0, $stop, true),
+            mode: $mode,
+            run: $run,
+        );
         // The page was awake all the while, so no gap counts as a pause.
         Carbon::setTestNow(Carbon::createFromTimestampMs($end));
         $this->recorder->record(sitting: $sitting, tab: self::TAB, events: $events, awake: Awake::since(0));
+        if ($deadline !== null && $end > $deadline - self::LAST_MOMENT) {
+            // They went on until the clock stopped them.
+            Carbon::setTestNow(Carbon::createFromTimestampMs($deadline + 1000));
+        }
         if (! $run->leaves) {
             $this->closing->handIn(sitting: $sitting, tab: self::TAB, events: [], awake: Awake::since(0));
             foreach ($written as $position => $points) {
@@ -169,28 +229,35 @@ final readonly class DemoHistory
      * @return array{list<Event>, int, array<int, array<string, string>>} events, when they end, points of written
      *   answers
      */
-    private function events(array $asked, Mode $mode, DemoRun $run): array
+    private function events(Sitting $sitting, array $asked, Mode $mode, DemoRun $run): array
     {
         $now = $this->desk->now();
+        $deadline = $sitting->deadline_ms ?? PHP_INT_MAX;
         $responder = new Responder($run->simulator->chance);
         $events = $written = [];
+        $add = function (EventKind $kind, int $now, ?int $position, array|string|bool|null $value = null) use (&$events): void {
+            $events[] = self::event(n: count($events), kind: $kind, now: $now, position: $position, value: $value);
+        };
+        if ($sitting->terms()->reading > 0) {
+            $add(EventKind::ReadingEnded, $now, null);
+        }
         foreach ($asked as $position => $item) {
-            $answer = $run->simulator->answer($run->person, $run->simulated[$item->questionId]);
+            $person = $run->person->shifted((-$run->fades * $position) / max(1, count($asked) - 1));
+            $answer = $run->simulator->answer($person, $run->simulated[$item->questionId]);
+            $takes = (int) ($run->slower * min($answer->ms, self::LONGEST_LOOK));
+            if ($now + $takes > $deadline) {
+                $add(EventKind::Shown, $now, $position);
+                break;
+            }
             foreach ($this->steps(answer: $answer, item: $item, responder: $responder, run: $run) as [$kind, $value]) {
-                $now += $kind === EventKind::Answered ? min($answer->ms, self::LONGEST_LOOK) : 0;
-                $events[] = self::event(n: count($events), kind: $kind, now: $now, position: $position, value: $value);
+                $now += $kind === EventKind::Answered ? $takes : 0;
+                $add($kind, $now, $position, $value);
             }
             if ($item->question instanceof Written) {
                 $written[$position] = $responder->rubricMarks($item->question, $answer->right);
             }
             if ($mode === Mode::Tutor) {
-                $events[] = self::event(
-                    n: count($events),
-                    kind: EventKind::Checked,
-                    now: $now,
-                    position: $position,
-                    value: null,
-                );
+                $add(EventKind::Checked, $now, $position);
                 $now += $run->simulator->chance->between(8_000, 30_000);
             }
         }
@@ -217,7 +284,7 @@ final readonly class DemoHistory
         int $n,
         EventKind $kind,
         int $now,
-        int $position,
+        ?int $position,
         array|string|bool|null $value,
     ): Event {
         return new Event(

@@ -14,12 +14,16 @@ final readonly class DemoRun
     /**
      * @param  array<int, SimulatedItem>  $simulated  by question id
      * @param  bool  $leaves  half of it stays open
+     * @param  float  $fades  ability lost between the first question and the last
+     * @param  float  $slower  how many times as long it takes
      */
     public function __construct(
         public Simulator $simulator,
         public SimulatedPerson $person,
         public array $simulated,
-        public bool $leaves,
+        public bool $leaves = false,
+        public float $fades = 0.0,
+        public float $slower = 1.0,
     ) {
     }
 }

@@ -27,4 +27,19 @@ final readonly class SimulatedItem
         public array $distractors = [],
     ) {
     }
+
+    /** The same one under another id. */
+    public function as(int $id): self
+    {
+        return new self(
+            id: $id,
+            topic: $this->topic,
+            b: $this->b,
+            a: $this->a,
+            c: $this->c,
+            logSeconds: $this->logSeconds,
+            key: $this->key,
+            distractors: $this->distractors,
+        );
+    }
 }

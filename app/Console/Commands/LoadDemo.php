@@ -18,6 +18,7 @@ use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Hash;
 use Symfony\Component\Yaml\Yaml;
 
+/** @phpstan-import-type Story from DemoHistory */
 final class LoadDemo extends Command
 {
     public const PASSWORD = 'corvane-in-the-mist';
@@ -46,11 +47,13 @@ final class LoadDemo extends Command
 
             return self::FAILURE;
         }
-        $sittings = $cohort->load($this->exam(), (int) $this->option('cohort'));
-        if ($sittings > 0) {
-            $this->line("{$this->option('cohort')} made-up candidates have sat the papers: {$sittings} sittings.");
-            $statistics->renew($this->exam());
-            $scale->renew($this->exam());
+        foreach (Exam::query()->orderBy('position')->get() as $exam) {
+            $sittings = $cohort->load($exam, (int) $this->option('cohort'));
+            if ($sittings > 0) {
+                $this->line("{$exam->name}: {$sittings} sittings of {$this->option('cohort')} made-up candidates.");
+                $statistics->renew($exam);
+                $scale->renew($exam);
+            }
         }
         $this->people($history);
 

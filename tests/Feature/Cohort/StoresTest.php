@@ -10,6 +10,8 @@ use App\Question\Exam;
 use App\Question\QuestionSets;
 use App\Question\Tallies;
 use App\Sitting\Sitting;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\TestCase;
 use Uplandia\Core\Question\QuestionSet;
@@ -73,6 +75,46 @@ final class StoresTest extends TestCase
         app(ItemStatisticsStore::class)->renew($this->exam);
         self::assertSame(array_combine($codes, ['easy', 'moderate', 'moderate', 'hard']), $this->found());
         self::assertSame([], app(Tallies::class)->faults());
+    }
+
+    public function test_statistics_are_renewed_when_enough_has_been_sat_since(): void
+    {
+        $store = app(ItemStatisticsStore::class);
+        $codes = self::codes();
+        self::assertFalse($store->isDue($this->exam));
+        $this->cohort(array_combine($codes, [20, 19, 13, 12]));
+        $hand = fn (int $people, int $at) => DB::table('sittings')
+            ->where('status', 'not_started')
+            ->limit($people)
+            ->update(['status' => 'handed_in', 'counts' => true, 'ended_ms' => $at]);
+        $this->travelTo(Carbon::parse('2026-06-01 09:00:00'));
+        $now = 1_780_304_400_000;
+        $hand(19, $now - 5);
+        self::assertFalse($store->isDue($this->exam));
+        $hand(1, $now - 5);
+        self::assertTrue($store->isDue($this->exam));
+        self::assertSame(0, Artisan::call('statistics:renew', ['--due' => true]));
+        self::assertStringContainsString('4 questions.', Artisan::output());
+        self::assertSame(4, DB::table('item_statistics')->where('renewed_ms', $now)->count());
+        // What was sat before is not new.
+        self::assertFalse($store->isDue($this->exam));
+        Artisan::call('statistics:renew', ['--due' => true]);
+        self::assertStringContainsString('nothing to do yet', Artisan::output());
+        // What nobody counts for any more goes.
+        DB::table('outcomes')->where('version_id', DB::table('outcomes')->max('version_id'))->delete();
+        $this->travel(1)->minutes();
+        $store->renew($this->exam);
+        self::assertSame(3, DB::table('item_statistics')->count());
+        self::assertSame(1, Artisan::call('statistics:renew', ['--exam' => 'nowhere']));
+
+        // Twenty more are too few beside two thousand.
+        DB::table('sittings')->where('status', 'handed_in')->update(['ended_ms' => $now + 120_000]);
+        self::assertTrue($store->isDue($this->exam));
+        $row = (array) DB::table('sittings')->where('status', 'handed_in')->first();
+        foreach (range(1, 1000) as $i) {
+            DB::table('sittings')->insert(['id' => sprintf('old%023d', $i), 'ended_ms' => 1] + $row);
+        }
+        self::assertFalse($store->isDue($this->exam));
     }
 
     public function test_nothing_is_said_of_what_few_have_answered(): void

@@ -74,7 +74,11 @@ final class DemoTest extends TestCase
     {
         $cohort = User::query()->where('made_up_as', 'like', 'cohort-%')->get();
         self::assertCount(12, $cohort);
-        $sittings = Sitting::query()->with('test')->whereIn('user_id', $cohort->pluck('id'))->get();
+        $sittings = Sitting::query()
+            ->with('test')
+            ->whereIn('user_id', $cohort->pluck('id'))
+            ->whereHas('test', fn ($test) => $test->where('of_exam', true))
+            ->get();
         self::assertGreaterThan(20, $sittings->count());
         // Everybody sits the same test of a paper, which is nobody's own.
         self::assertCount(3, $sittings->pluck('test_id')->unique());
@@ -85,10 +89,10 @@ final class DemoTest extends TestCase
             ->join('questions', 'questions.id', '=', 'outcomes.question_id')
             ->whereIn('user_id', $cohort->pluck('id'))
             ->get(['outcome', 'kind']);
-        self::assertEqualsCanonicalizing(
+        self::assertSame([], array_diff(
             ['right', 'partly', 'missed', 'left_blank', 'pending'],
-            $outcomes->pluck('outcome')->unique()->values()->all(),
-        );
+            $outcomes->pluck('outcome')->unique()->all(),
+        ));
         self::assertCount(11, $outcomes->pluck('kind')->unique());
         // A wrong answer in the section with negative marking costs a third of a mark.
         self::assertTrue(
