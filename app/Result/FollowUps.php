@@ -10,6 +10,8 @@ use App\Http\Refusal;
 use App\Question\Exam;
 use App\Question\Syllabus;
 use App\Sitting\Sitting;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Mode;
@@ -102,6 +104,12 @@ final readonly class FollowUps
         return $count < 1 ? null : $recipe($count);
     }
 
+    /** Whole from ten on: nobody asks for the hundredth of many marks. */
+    private static function few(BigRational $marks): string
+    {
+        return $marks->isLessThan(10) ? Shown::decimal($marks) : (string) $marks->toScale(0, RoundingMode::HALF_UP);
+    }
+
     private static function sentence(int $count, ?FollowUp $about, Syllabus $syllabus): string
     {
         $questions = $count === 1 ? '1 question' : "{$count} questions";
@@ -111,10 +119,12 @@ final readonly class FollowUps
         $names = array_map(fn (string $code): string => $syllabus->named($code)->name, $about->topics);
         $last = array_pop($names);
         $topics = $names === [] ? $last : implode(', ', $names)." and {$last}";
-        $lost = Shown::decimal($about->lost);
-        $all = Shown::decimal($about->lostInAll);
+        $lost = self::few($about->lost);
+        $all = self::few($about->lostInAll);
         $marks = $all === '1' ? 'mark' : 'marks';
-        $where = $lost === $all ? "all that was lost ({$all} {$marks})" : "{$lost} of the {$all} lost {$marks}";
+        $where = $about->lost->isEqualTo($about->lostInAll)
+            ? "all that was lost ({$all} {$marks})"
+            : "{$lost} of the {$all} lost {$marks}";
 
         return "{$questions} on {$topics}, where {$where} went: new ones first, then what went wrong.";
     }

@@ -50,6 +50,7 @@ final readonly class ResultReader
         $expected = $this->expected->of($sitting);
         $tally = TallyView::of($whole->totals, $whole->meanMs);
         $habits = $this->habits($results);
+        $share = $whole->totals->shareOfAll();
 
         return new ResultView(
             sitting: $sitting->id,
@@ -62,6 +63,7 @@ final readonly class ResultReader
             activeMs: $sitting->active_ms,
             limitMs: $terms->limit,
             tally: $expected === null ? $tally : $tally->withoutShares(),
+            share: $expected === null && $share !== null ? Shown::wholePercent($share, $cut) : null,
             cut: Shown::percent($cut),
             counts: $sitting->counts,
             clickedThrough: Headline::isClickedThrough($habits->rapidGuesses, $whole->totals),

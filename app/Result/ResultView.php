@@ -29,6 +29,13 @@ final readonly class ResultView
         #[OA\Property] public int $activeMs,
         #[OA\Property(nullable: true)] public ?int $limitMs,
         #[OA\Property(ref: TallyView::class)] public TallyView $tally,
+        #[
+            OA\Property(
+                nullable: true,
+                description: 'Of all marks, as a percentage: whole, unless that would hide on which side of the cut it lies.',
+            ),
+        ]
+        public ?string $share,
         #[OA\Property(description: 'The share that passes the real exam, as a percentage.')] public string $cut,
         #[OA\Property(description: 'At least 80 % answered, so that it counts in statistics.')] public bool $counts,
         #[

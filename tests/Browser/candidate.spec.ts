@@ -21,7 +21,7 @@ test('from sign-in to a marked, explained test, and the next one from what was m
   await page.goBack();
   await page.getByRole('link', { name: 'Review each question' }).click();
   await expect(page.getByText('To take with you')).toBeVisible();
-  await page.getByRole('tab', { name: 'All (6)' }).click();
+  await page.getByRole('link', { name: 'All (6)' }).click();
   await page.goto('/build?pools=missed,partly,left_blank');
   // Six first options in a row are hardly ever all right: options are shuffled.
   await expect(page.getByRole('button', { name: /^missed \d/ })).toHaveAttribute('aria-pressed', 'true');
@@ -280,7 +280,7 @@ for (const [size, viewport] of Object.entries({
     await page.getByRole('button', { name: 'Hand in', exact: true }).click();
     await look('Before you hand in');
     await page.getByRole('button', { name: /^Hand in with/ }).click();
-    await look('How you went about it');
+    await look('Take it away');
     await page.getByRole('link', { name: 'Review each question' }).click();
     await look('Review');
     for (const theme of ['dusk', 'clear']) {

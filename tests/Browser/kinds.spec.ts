@@ -61,7 +61,7 @@ test('a fixed paper with every kind of question, from briefing to marking one\u2
   await page.getByRole('button', { name: 'Hand in', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'By topic' })).toBeVisible();
   await page.getByRole('link', { name: 'Review each question' }).click();
-  await page.getByRole('tab', { name: /^All/ }).click();
+  await page.getByRole('link', { name: /^All \(/ }).click();
   await page
     .getByRole('link', { name: /To be marked/ })
     .first()

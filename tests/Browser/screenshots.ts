@@ -122,6 +122,6 @@ test('every main view', async ({ page }) => {
   await shoot(page, 'tests', { themes: true });
   await page.goto('/');
   await page.getByRole('table').getByRole('link').first().click();
-  await page.getByRole('heading', { name: 'How you went about it' }).waitFor();
+  await page.getByRole('heading', { name: 'Take it away' }).waitFor();
   await shoot(page, 'result', { themes: true });
 });

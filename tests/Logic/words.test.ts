@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { having, orNothing } from '../../resources/js/features/question/response';
 import { words } from '../../resources/js/features/sitting/RouteLine';
 import { plain } from '../../resources/js/ui/plain';
-import { clock, count, duration, percent } from '../../resources/js/ui/words';
+import { clock, count, duration, percent, tight } from '../../resources/js/ui/words';
 import { question } from './world';
 
 test('numbers and durations are said in words', () => {
@@ -12,13 +12,16 @@ test('numbers and durations are said in words', () => {
     '2 misses',
   ]);
   expect([0, 59_400, 60_000, 200_000, 7_200_000, 7_500_000].map(duration)).toEqual([
-    '0 s',
-    '59 s',
-    '1 min',
-    '3 min 20 s',
-    '2 h',
-    '2 h 5 min',
+    '0\u202fs',
+    '59\u202fs',
+    '1\u202fmin',
+    '3\u202fmin 20\u202fs',
+    '2\u202fh',
+    '2\u202fh 5\u202fmin',
   ]);
+  expect(tight('You got 61 % of 20 in 3 min, 5 more of 7 maps.')).toBe(
+    'You got 61\u202f% of 20 in 3\u202fmin, 5 more of 7 maps.',
+  );
   expect([0, 1, 61_000, 3_849_000].map(clock)).toEqual(['0:00', '0:01', '1:01', '1:04:09']);
 });
 
@@ -54,7 +57,7 @@ describe('names for screen readers', () => {
 });
 
 test('a share is whole per cents, a half rounded up, with a real minus', () => {
-  expect([0, 0.285, 0.5749, 1].map(percent)).toEqual(['0 %', '29 %', '57 %', '100 %']);
-  expect(percent(-0.124)).toBe('\u221212 %');
-  expect(percent(-0.001)).toBe('0 %');
+  expect([0, 0.285, 0.5749, 1].map(percent)).toEqual(['0\u202f%', '29\u202f%', '57\u202f%', '100\u202f%']);
+  expect(percent(-0.124)).toBe('\u221212\u202f%');
+  expect(percent(-0.001)).toBe('0\u202f%');
 });

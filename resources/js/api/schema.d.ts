@@ -2172,6 +2172,8 @@ export interface components {
             activeMs: number;
             limitMs: number | null;
             tally: components["schemas"]["Tally"];
+            /** @description Of all marks, as a percentage: whole, unless that would hide on which side of the cut it lies. */
+            share: string | null;
             /** @description The share that passes the real exam, as a percentage. */
             cut: string;
             /** @description At least 80 % answered, so that it counts in statistics. */

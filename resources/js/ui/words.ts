@@ -16,16 +16,26 @@ export function wholePercent(percentage: string | null): string {
 /** A share from 0 to 1 as whole per cents, a half rounded up, with a real minus: "74 %". */
 export function percent(share: number): string {
   // 0.285 times 100 lies a hair below 28.5.
-  return signed(`${Math.round(Number((100 * share).toFixed(6)))} %`);
+  return signed(`${Math.round(Number((100 * share).toFixed(6)))}\u202f%`);
+}
+
+/** A sentence of the server’s with its units kept to their numbers. */
+export function tight(sentence: string): string {
+  return sentence.replace(/(\d) (%|min|s|h|km|m)(?![\p{L}\d])/gu, '$1\u202f$2');
 }
 
 /** A duration in words: "45 s", "3 min 20 s", "2 h 5 min". */
 export function duration(ms: number): string {
   const seconds = Math.round(ms / 1000);
-  if (seconds < 60) return `${seconds} s`;
+  const parts = (...told: [number, string][]) =>
+    told
+      .filter(([n], i) => n > 0 || i === 0)
+      .map(([n, unit]) => `${n}\u202f${unit}`)
+      .join(' ');
+  if (seconds < 60) return parts([seconds, 's']);
   const minutes = Math.floor(seconds / 60);
-  if (minutes < 60) return seconds % 60 ? `${minutes} min ${seconds % 60} s` : `${minutes} min`;
-  return minutes % 60 ? `${Math.floor(minutes / 60)} h ${minutes % 60} min` : `${Math.floor(minutes / 60)} h`;
+  if (minutes < 60) return parts([minutes, 'min'], [seconds % 60, 's']);
+  return parts([Math.floor(minutes / 60), 'h'], [minutes % 60, 'min']);
 }
 
 /** Room on a device: "12 kB", "3.4 MB". */

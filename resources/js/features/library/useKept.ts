@@ -31,6 +31,7 @@ export function useStarring(sitting: string, position: number) {
       await hold(sitting);
       lay(sitting, position, { starred: on });
     },
+    onSuccess: () => told(sitting),
     onError: (_, on) => lay(sitting, position, { starred: !on }),
   });
 }
@@ -40,7 +41,10 @@ export function useNoting(sitting: string, position: number) {
   return useMutation({
     mutationFn: (note: string) =>
       ask(api.PUT('/api/sittings/{sitting}/questions/{position}/note', { ...path(sitting, position), body: { note } })),
-    onSuccess: (_, note) => lay(sitting, position, { note: note.trim() }),
+    onSuccess: (_, note) => {
+      lay(sitting, position, { note: note.trim() });
+      return told(sitting);
+    },
   });
 }
 
@@ -64,6 +68,11 @@ export function useHighlighting(sitting: string, position: number) {
     },
     onError: (_, __, before) => before && lay(sitting, position, { highlights: before }),
   });
+}
+
+/** The review tells which questions are starred and noted. */
+function told(sitting: string) {
+  return queries.invalidateQueries({ queryKey: ['review', sitting] });
 }
 
 function path(sitting: string, position: number) {

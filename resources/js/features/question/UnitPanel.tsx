@@ -27,7 +27,7 @@ export function UnitPanel({
   return (
     <section
       aria-label={unit.title}
-      className="grid content-start gap-3 self-start rounded-box border border-base-300 bg-base-200 p-4 lg:sticky lg:top-36 lg:max-h-[calc(100dvh-14rem)] lg:overflow-y-auto"
+      className="grid content-start gap-3 self-start rounded-box border border-base-300 bg-base-200 p-4 lg:sticky lg:top-36 lg:max-h-[calc(100dvh-14rem)] lg:overflow-y-auto print:static print:max-h-none"
     >
       <div>
         <p className="text-base-content/75">

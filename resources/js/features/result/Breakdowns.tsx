@@ -25,7 +25,7 @@ export function Breakdowns({ result }: { result: View<'Result'> }) {
           By {nameOf(breakdown.by).toLowerCase()}
         </h2>
         <div role="group" aria-label="By what" className="flex flex-wrap gap-x-1">
-          {result.breakdowns.map(({ by }, i) => (
+          {(result.breakdowns.length > 1 ? result.breakdowns : []).map(({ by }, i) => (
             <button
               key={by}
               type="button"

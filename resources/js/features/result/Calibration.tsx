@@ -7,7 +7,7 @@ import { count, percent, signed } from '../../ui/words';
 const SURENESS = { sure: 'Sure', leaning: 'Leaning', guess: 'Guess' };
 const LEANING = { over_confident: 'Surer than right', under_confident: 'More right than sure', neither: '' };
 
-const SIZE = { width: 360, height: 250, left: 44, right: 16, top: 12, bottom: 40 };
+const SIZE = { width: 360, height: 264, left: 44, right: 16, top: 30, bottom: 40 };
 
 /** What was said against what came true: on the slanting line they are the same. */
 export function Calibration(props: { levels: readonly View<'SurenessLevel'>[]; calibration: View<'Calibration'> }) {
@@ -61,7 +61,7 @@ function Picture({ levels }: { levels: readonly View<'SurenessLevel'>[] }) {
       <text x={x(1)} y={height - 6} textAnchor="end">
         said, of a hundred
       </text>
-      <text x={x(0) + 6} y={top + 6}>
+      <text x={x(0)} y={12}>
         right, of a hundred
       </text>
       {levels.map(({ sureness, stated, accuracy, low, high, n, leaning }) => {

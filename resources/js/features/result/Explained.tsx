@@ -24,7 +24,7 @@ export function Explained({
   sitting: string;
   explanation: View<'Explanation'>;
   /** Shows the case or text as well, where it is not on screen already. */
-  withUnit?: boolean;
+  withUnit?: boolean | 'open';
   /** What was answered without a connection: only the server marks it. */
   unmarked?: Response;
 }) {
@@ -37,7 +37,7 @@ export function Explained({
   return (
     <div className="grid gap-6">
       {withUnit && unit && (
-        <details className="max-w-[75ch]" open={unit.kind === 'passage'}>
+        <details className="max-w-[75ch]" open={withUnit === 'open' || unit.kind === 'passage'}>
           <summary className="min-h-11 cursor-pointer font-bold text-primary">{unit.title}</summary>
           <UnitPanel unit={unit} position={question.position} evidence={evidence} />
         </details>
@@ -117,7 +117,7 @@ export function Explained({
                 to={`/handbook/${explanation.exam}/${code}`}
                 target="_blank"
                 rel="noopener"
-                className="inline-flex min-h-11 items-center pointer-fine:min-h-7"
+                className="inline-flex min-h-11 items-center text-primary underline underline-offset-4 pointer-fine:min-h-7"
                 onClick={(event) => {
                   if (!openSection || event.ctrlKey || event.metaKey) return;
                   event.preventDefault();

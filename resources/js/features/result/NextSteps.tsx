@@ -3,6 +3,7 @@ import { api, ask, type View } from '../../api/client';
 import { useBegin } from '../../api/useBegin';
 import { Button } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
+import { tight } from '../../ui/words';
 import { QuestionLinks } from './QuestionLinks';
 
 /** What would have helped most, and a test that is ready to begin. */
@@ -43,7 +44,7 @@ export function NextSteps({ result }: { result: View<'Result'> }) {
       {next && (
         <div className="grid gap-2 border-l-4 border-primary pl-4">
           <h2 className="text-lg font-bold">The next test</h2>
-          <p>{next.sentence}</p>
+          <p>{tight(next.sentence)}</p>
           <div>
             <Button
               disabled={begin.isPending}

@@ -53,8 +53,8 @@ function sentence({ place: { cohort, questions }, counts }: View<'Result'>): str
   if (cohort && !counts)
     return 'You answered fewer than 80 % of the questions, so this sitting has no place among others.';
   return questions
-    ? `On the questions of which enough is known, others got ${percent(questions.cohort)} and you ${percent(questions.mine)}.`
-    : 'This test is your own, so there is nobody to be compared with.';
+    ? 'The test is your own, but others have met its questions.'
+    : 'The test is your own, and too little is known yet of how others do on its questions.';
 }
 
 function Distribution({ cohort, cut }: { cohort: View<'CohortPlace'>; cut: number }) {
@@ -143,7 +143,7 @@ function Pair({ mine, cohort }: { mine: number; cohort: number }) {
           ['Others', cohort, 'bg-base-content/25'],
         ] as const
       ).map(([name, share, look]) => (
-        <li key={name} className="grid grid-cols-[4.5rem_minmax(0,1fr)_3rem] items-center gap-2">
+        <li key={name} className="grid grid-cols-[4.5rem_minmax(0,1fr)_3.5rem] items-center gap-2">
           <span>{name}</span>
           <span aria-hidden="true" className="relative block h-4 bg-base-content/8">
             <span className={`absolute inset-y-0 left-0 ${look}`} style={{ width: `${100 * share}%` }} />

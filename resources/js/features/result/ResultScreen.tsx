@@ -10,7 +10,7 @@ import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
-import { count, dayTime, duration, MODES, signed, wholePercent } from '../../ui/words';
+import { count, dayTime, duration, MODES, signed, tight, wholePercent } from '../../ui/words';
 import { Breakdowns } from './Breakdowns';
 import { Expected } from './Expected';
 import { FootingFields } from './FootingFields';
@@ -69,9 +69,9 @@ function Result({ result }: { result: View<'Result'> }) {
           aria-label="In short"
           className="max-w-[65ch] border-l-4 border-accent pl-4 text-lg md:max-lg:order-last md:max-lg:col-span-full"
         >
-          <p className="font-bold">{result.opening}</p>
+          <p className="font-bold">{tight(result.opening)}</p>
           {result.facts.map((fact) => (
-            <p key={fact}>{fact}</p>
+            <p key={fact}>{tight(fact)}</p>
           ))}
         </section>
         <WhatNext result={result} />
@@ -98,9 +98,13 @@ function Result({ result }: { result: View<'Result'> }) {
 
       <NextSteps result={result} />
       <Breakdowns result={result} />
-      <FootingFields result={result} />
-      <TimeCourse result={result} />
-      <SecondThoughts result={result} />
+      {tally.answered > 0 && (
+        <>
+          <FootingFields result={result} />
+          <TimeCourse result={result} />
+          <SecondThoughts result={result} />
+        </>
+      )}
       <Place result={result} />
       <QuestionTable result={result} />
       <TakeAway result={result} />
@@ -126,7 +130,7 @@ function Marks({ result }: { result: View<'Result'> }) {
             <strong>{scaled.passes ? 'Passed.' : 'Not yet.'}</strong> {marks},{' '}
           </>
         )}
-        {shares(tally)}
+        {shares(result)}
       </p>
       <p className="text-base-content/75">
         {duration(result.activeMs)}
@@ -138,12 +142,13 @@ function Marks({ result }: { result: View<'Result'> }) {
 }
 
 /** Both shares, as far as they differ. */
-function shares(tally: View<'Tally'>): string {
-  const { shareOfAll, shareOfAnswered, answered, questions } = tally;
-  if (shareOfAll === null) return 'Nothing of it is marked yet.';
-  if (answered === questions) return `${wholePercent(shareOfAll)} of all; you answered all ${questions}`;
-  if (shareOfAnswered === null) return `${wholePercent(shareOfAll)} of all; you answered ${answered} of ${questions}`;
-  return `${wholePercent(shareOfAll)} of all, ${wholePercent(shareOfAnswered)} of the ${answered} of ${questions} you answered`;
+function shares({ share, tally }: View<'Result'>): string {
+  const { shareOfAnswered, answered, questions } = tally;
+  if (share === null) return 'Nothing of it is marked yet.';
+  const all = tight(`${signed(share)} % of all`);
+  if (answered === questions) return `${all}; you answered all ${questions}`;
+  if (shareOfAnswered === null) return `${all}; you answered ${answered} of ${questions}`;
+  return `${all}, ${wholePercent(shareOfAnswered)} of the ${answered} of ${questions} you answered`;
 }
 
 /** What a tired person may do now. */
@@ -155,7 +160,12 @@ function WhatNext({ result }: { result: View<'Result'> }) {
   const wrong = tally.missed + tally.partly + tally.leftBlank;
   return (
     <nav aria-label="What next" className="flex flex-wrap gap-2 md:w-60 md:flex-col md:items-stretch print:hidden">
-      <ButtonLink weight="main" to={`/review/${sitting}`}>
+      {tally.pending > 0 && (
+        <ButtonLink weight="main" to={`/review/${sitting}?show=pending`}>
+          Mark {tally.pending === 1 ? 'your written answer' : `your ${tally.pending} written answers`}
+        </ButtonLink>
+      )}
+      <ButtonLink {...(tally.pending === 0 && { weight: 'main' as const })} to={`/review/${sitting}`}>
         Review each question
       </ButtonLink>
       {wrong > 0 && (

@@ -56,15 +56,16 @@ export function ReviewOne(props: {
   return (
     <article className="grid min-w-0 gap-4">
       <div className="flex flex-wrap items-center justify-between gap-3">
-        <h2 ref={heading} tabIndex={-1} className="text-base-content/75 outline-none">
-          Question {line.position + 1}
+        <div className="flex flex-wrap items-baseline gap-x-2 text-base-content/75">
+          <h2 ref={heading} tabIndex={-1} className="outline-none">
+            Question {line.position + 1}
+          </h2>
           {at >= 0 && lines.length > 1 && (
             <span className="text-sm">
-              {' '}
-              · {at + 1} of {lines.length} here
+              {at + 1} of {lines.length} here
             </span>
           )}
-        </h2>
+        </div>
         <div className="flex flex-wrap gap-2">
           <span className="lg:hidden">
             <ButtonLink small to={`/review/${sitting}${search}`}>

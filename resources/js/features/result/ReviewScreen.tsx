@@ -50,7 +50,10 @@ function Review({ review, at, whole }: { review: View<'Review'>; at: number | nu
     asked ?? (at !== null && !items.some((line) => line.position === at && FILTERS[usual][1](line)) ? 'all' : usual);
   const search = `?show=${show}`;
   const lines = items.filter(FILTERS[show][1]);
-  const open = items.find(({ position }) => position === at) ?? lines[0];
+  // The first one stays open when it is marked or taken out, and so is none of them any more.
+  const [held, hold] = useState({ show, position: lines[0]?.position });
+  if (held.show !== show) hold({ show, position: lines[0]?.position });
+  const open = items.find(({ position }) => position === (at ?? held.position));
   const [section, setSection] = useState<string | null>(null);
   return (
     <div className="grid gap-4">
@@ -74,7 +77,13 @@ function Review({ review, at, whole }: { review: View<'Review'>; at: number | nu
           </ButtonLink>
         </div>
       </div>
-      <nav aria-label="Which questions" className="flex flex-wrap gap-x-1 border-b border-base-300 pb-1 print:hidden">
+      <nav
+        aria-label="Which questions"
+        className={clsx(
+          'flex flex-wrap gap-x-1 border-b border-base-300 pb-1 print:hidden',
+          at !== null && 'max-lg:hidden',
+        )}
+      >
         {filters.map(([filter, n]) => (
           <Link
             key={filter}
@@ -89,7 +98,7 @@ function Review({ review, at, whole }: { review: View<'Review'>; at: number | nu
           </Link>
         ))}
       </nav>
-      {lines.length === 0 && at === null ? (
+      {(whole ? lines.length === 0 : !open) ? (
         <Empty title={`No question here is “${FILTERS[show][0].toLowerCase()}”.`} />
       ) : whole ? (
         <ReviewWhole sitting={sitting} lines={lines} />

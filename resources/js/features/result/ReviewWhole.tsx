@@ -27,8 +27,9 @@ export function ReviewWhole({ sitting, lines }: { sitting: string; lines: readon
         const answer = answers.find(({ question }) => question.position === line.position);
         if (!answer) return null;
         // What several questions share is shown with the first of them.
-        const first = answer.unit !== null && !units.has(answer.unit.id);
-        if (answer.unit) units.add(answer.unit.id);
+        const shared = answer.unit && `${answer.unit.title}\n${answer.unit.text}`;
+        const first = shared !== null && !units.has(shared);
+        if (shared !== null) units.add(shared);
         return (
           <article
             key={line.position}
@@ -38,7 +39,7 @@ export function ReviewWhole({ sitting, lines }: { sitting: string; lines: readon
             <h2 id={`whole-${line.position}`} className="text-lg font-bold">
               Question {line.position + 1}
             </h2>
-            <Explained sitting={sitting} explanation={answer} withUnit={first} />
+            <Explained sitting={sitting} explanation={answer} withUnit={first && 'open'} />
             <Own sitting={sitting} line={line} />
           </article>
         );

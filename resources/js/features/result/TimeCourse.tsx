@@ -8,6 +8,9 @@ import { duration, percent } from '../../ui/words';
 import type { Line } from './lines';
 import { positionsOf, QuestionLinks } from './QuestionLinks';
 
+/** Of fewer questions neither a pace nor quarters say anything. */
+const FEW = 4;
+
 /** Where the time went: every question over the test’s course, the pace, the slowest, the quick misses, the quarters. */
 export function TimeCourse({ result }: { result: View<'Result'> }) {
   const { questions, course, sitting } = result;
@@ -41,13 +44,17 @@ export function TimeCourse({ result }: { result: View<'Result'> }) {
         <Legend lines={seen} />
       </Figure>
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
-        <Figure title={course.aheadMs === null ? 'Your pace' : 'Your pace against the plan'}>
-          <PaceLines course={course} />
-        </Figure>
-        <div className="grid gap-4">
-          <Figure title="Right, by quarter of the test">
-            <Quarters course={course} />
+        {seen.length >= FEW && (
+          <Figure title={course.aheadMs === null ? 'Your pace' : 'Your pace against the plan'}>
+            <PaceLines course={course} />
           </Figure>
+        )}
+        <div className="grid gap-4">
+          {questions.length >= FEW && (
+            <Figure title="Right, by quarter of the test">
+              <Quarters course={course} />
+            </Figure>
+          )}
           <dl className="grid gap-x-4 gap-y-1">
             {facts
               .filter(([, positions]) => positions.length > 0)
@@ -182,7 +189,7 @@ function PaceLines({ course }: { course: View<'Course'> }) {
   const [box, width] = useWidth<HTMLDivElement>();
   const { legs } = course;
   const height = 190;
-  const [left, right, top, bottom] = [52, 76, 12, 24];
+  const [left, right, top, bottom] = [62, 76, 12, 24];
   const end = legs.at(-1);
   if (!end) return null;
   const most = Math.max(end.spentMs, end.plannedMs ?? 0, 60_000);
@@ -251,7 +258,7 @@ function Quarters({ course }: { course: View<'Course'> }) {
   return (
     <ul className="grid gap-1">
       {course.quarters.map((share, i) => (
-        <li key={names[i]} className="grid grid-cols-[4.5rem_minmax(0,1fr)_3rem] items-center gap-2">
+        <li key={names[i]} className="grid grid-cols-[4.5rem_minmax(0,1fr)_3.5rem] items-center gap-2">
           <span>{names[i]}</span>
           <span aria-hidden="true" className="relative block h-4 bg-base-content/8">
             {share !== null && (
