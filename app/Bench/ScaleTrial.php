@@ -113,10 +113,10 @@ final class ScaleTrial
         $pages = [
             'Today, 50,000 answers' => ["{$exam}/today", null, 5, 100],
             'What can I build from' => ["{$exam}/builder", 'count-new', 3, 250],
-            'Result of 500 questions' => ["/api/sittings/{$long}/result", 'result', 6, 250],
+            'Result of 500 questions' => ["/api/sittings/{$long}/result", 'result', 8, 400],
             'Review of 500 questions' => ["/api/sittings/{$long}/review", 'result', 2, 250],
             'Booklet of 500 questions' => ["/api/sittings/{$long}/booklet", 'booklet', 4, 400],
-            'What came of one of 500 questions' => ["/api/sittings/{$long}/questions/250", 'result', 2, 250],
+            'What came of one of 500 questions' => ["/api/sittings/{$long}/questions/250", 'result', 2, 150],
         ];
         foreach ($pages as $what => [$path, $statement, $goal, $hoped]) {
             yield $this->row(

@@ -94,7 +94,8 @@ final readonly class DemoHistory
                 $person = $this->person($story, $progress, $simulator);
                 $open = $story['leaves_open'] ?? false;
                 if ($open && $i === $story['sittings'] - 1) {
-                    $this->last($user, $exam, $story, new DemoRun($simulator, $person, $simulated));
+                    $run = new DemoRun($simulator, $person, $simulated);
+                    $this->last(user: $user, exam: $exam, story: $story, run: $run);
                 }
                 $recipe = $this->recipe(user: $user, exam: $exam, story: $story, i: $i, progress: $progress);
                 $leave = $i === $story['sittings'] - 1 && $open;
@@ -106,7 +107,12 @@ final readonly class DemoHistory
                 );
             }
             if (! ($story['leaves_open'] ?? false)) {
-                $this->last($user, $exam, $story, new DemoRun($simulator, $this->person($story, 1, $simulator), $simulated));
+                $this->last(
+                    user: $user,
+                    exam: $exam,
+                    story: $story,
+                    run: new DemoRun($simulator, $this->person($story, 1, $simulator), $simulated),
+                );
             }
         } finally {
             Carbon::setTestNow();
@@ -235,7 +241,12 @@ final readonly class DemoHistory
         $deadline = $sitting->deadline_ms ?? PHP_INT_MAX;
         $responder = new Responder($run->simulator->chance);
         $events = $written = [];
-        $add = function (EventKind $kind, int $now, ?int $position, array|string|bool|null $value = null) use (&$events): void {
+        $add = function (
+            EventKind $kind,
+            int $now,
+            ?int $position,
+            array|string|bool|null $value = null,
+        ) use (&$events): void {
             $events[] = self::event(n: count($events), kind: $kind, now: $now, position: $position, value: $value);
         };
         if ($sitting->terms()->reading > 0) {

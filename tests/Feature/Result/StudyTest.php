@@ -9,6 +9,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Feature\TestCase;
 
 /** What a result leads to: every question, what to read, what to sit next, where one stands, what to take away. */
@@ -86,6 +87,27 @@ final class StudyTest extends TestCase
         self::assertSame(['1', '0', '0', '0'], array_column($lines, 'marks'));
         DB::table('item_statistics')->update(['n' => 19]);
         $this->getJson("/api/sittings/{$sitting}/result")->assertJsonPath('questions.1.facility', null);
+    }
+
+    #[TestWith(['rrrrrrrrrrrr', [], '100', 'Every mark there was. Harder or newer questions will tell you more.'])]
+    #[TestWith(['mmmmmmmmmmmm', ['penalty' => '1'], '-100', '−100 %. This is early ground'])]
+    #[TestWith(['rrrrrrrmmmmm', ['penalty' => '1/4'], '48', '48 %, below the cut'])]
+    #[TestWith(['rrrrm-------', [], '33', 'You answered 5 of 12, so read this as a sample'])]
+    #[TestWith(['------------', [], '0', 'Nothing was answered'])]
+    #[TestWith(['r', [], '100', '100 % of a short test: take it as a hint.'])]
+    public function test_every_sort_of_result_says_something_sensible(
+        string $letters,
+        array $choices,
+        string $share,
+        string $opening,
+    ): void {
+        $sitting = $this->sit($letters, $choices, 40);
+        $result = $this->getJson("/api/sittings/{$sitting}/result")->assertOk()->assertJsonPath('share', $share);
+        self::assertStringStartsWith($opening, $result->json('opening'));
+        self::assertCount(strlen($letters), $result->json('questions'));
+        foreach (['table', 'statements', 'review'] as $part) {
+            $this->getJson("/api/sittings/{$sitting}/{$part}")->assertOk();
+        }
     }
 
     public function test_what_came_too_fast_to_be_read_is_on_no_footing(): void

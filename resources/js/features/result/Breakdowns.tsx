@@ -157,7 +157,10 @@ function Row(props: { group: Group; by: string; cut: number; sitting: string; su
 function Bar({ group, cut }: { group: Group; cut: number }) {
   const { share, low, high, status } = group;
   return (
-    <span aria-hidden="true" className="relative block h-full min-h-8 max-sm:order-last max-sm:col-span-3">
+    <span
+      aria-hidden="true"
+      className="relative block h-full min-h-8 [print-color-adjust:exact] max-sm:order-last max-sm:col-span-3"
+    >
       <span className="absolute inset-x-0 top-1/2 h-4 -translate-y-1/2 bg-base-content/8" />
       {share !== null && (
         <span

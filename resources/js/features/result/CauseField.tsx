@@ -7,7 +7,7 @@ export function CauseField({ sitting, line, labelled }: { sitting: string; line:
   const gap = useGap(sitting);
   const chosen = gap.isPending && 'cause' in gap.variables.said ? gap.variables.said.cause : line.cause;
   return (
-    <span className="inline-flex flex-wrap items-center gap-2">
+    <span className="inline-flex flex-wrap items-center gap-2 print:hidden">
       <label className="inline-flex items-center gap-2">
         <span className={labelled ? '' : 'sr-only'}>
           {labelled ? 'What lay behind it' : `What lay behind question ${line.position + 1}`}

@@ -45,7 +45,7 @@ export function NextSteps({ result }: { result: View<'Result'> }) {
         <div className="grid gap-2 border-l-4 border-primary pl-4">
           <h2 className="text-lg font-bold">The next test</h2>
           <p>{tight(next.sentence)}</p>
-          <div>
+          <div className="print:hidden">
             <Button
               disabled={begin.isPending}
               onClick={() =>

@@ -79,7 +79,14 @@ function Distribution({ cohort, cut }: { cohort: View<'CohortPlace'>; cut: numbe
         aria-label={`Shares of marks of ${cohort.n} others, from 0 to 100 %${cohort.share === null ? '' : `; yours is ${percent(cohort.share)}`}; the cut is ${percent(cut)}.`}
       >
         {width > 0 && (
-          <svg width={width} height={height} aria-hidden="true" fill="currentColor">
+          <svg
+            width={width}
+            height={height}
+            viewBox={`0 0 ${width} ${height}`}
+            aria-hidden="true"
+            fill="currentColor"
+            className="h-auto max-w-full"
+          >
             {steps.map(({ n, from, to }) => (
               <rect
                 key={from}
@@ -130,6 +137,30 @@ function Distribution({ cohort, cut }: { cohort: View<'CohortPlace'>; cut: numbe
           </svg>
         )}
       </div>
+      <details>
+        <summary className="min-h-11 cursor-pointer content-center text-primary underline underline-offset-4 pointer-fine:min-h-9">
+          As a table
+        </summary>
+        <Table
+          caption="How others came out"
+          tight
+          head={
+            <tr>
+              <th scope="col">Share of marks</th>
+              <th scope="col">Others</th>
+            </tr>
+          }
+        >
+          {cohort.steps.map((n, i) => (
+            <tr key={i}>
+              <th scope="row" className="font-normal">
+                {percent(i * each)} to {percent((i + 1) * each)}
+              </th>
+              <td>{n}</td>
+            </tr>
+          ))}
+        </Table>
+      </details>
     </Figure>
   );
 }

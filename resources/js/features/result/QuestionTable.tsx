@@ -1,6 +1,7 @@
 import clsx from 'clsx';
 import { Flag } from 'lucide-react';
-import { useState, type KeyboardEvent } from 'react';
+import { useEffect, useState, type KeyboardEvent } from 'react';
+import { flushSync } from 'react-dom';
 import { Link } from 'react-router';
 import type { View } from '../../api/client';
 import { OUTCOMES, OutcomeMark } from '../../ui/Outcome';
@@ -55,6 +56,12 @@ export function QuestionTable({ result }: { result: View<'Result'> }) {
     ['down', down ? '1' : ''],
   ]);
   const [all, setAll] = useState(false);
+  useEffect(() => {
+    // On paper there is nothing to press.
+    const whole = () => flushSync(() => setAll(true));
+    window.addEventListener('beforeprint', whole);
+    return () => window.removeEventListener('beforeprint', whole);
+  }, []);
   const { questions, sitting } = result;
   const topics = [...new Set(questions.map(({ topic }) => topic))];
   const found = sorted(
@@ -177,7 +184,7 @@ function step(event: KeyboardEvent<HTMLAnchorElement>) {
 function Row({ line, sitting, show, tries }: { line: Line; sitting: string; show: Filter; tries: boolean }) {
   const search = show === 'all' ? '?show=all' : `?show=${show}`;
   return (
-    <tr className="hover:bg-base-200">
+    <tr className="break-inside-avoid hover:bg-base-200">
       <td className="tabular-nums">
         <Link
           to={`/review/${sitting}/${line.position + 1}${search}`}
@@ -195,7 +202,7 @@ function Row({ line, sitting, show, tries }: { line: Line; sitting: string; show
           {OUTCOMES[line.outcome]}
         </span>
       </td>
-      <td className="w-full max-w-0 min-w-44">
+      <td className="w-full max-w-0 min-w-44 print:min-w-24">
         <span className="flex gap-2">
           <span className="max-w-[45%] shrink-0 truncate" title={`${line.topic}, ${line.subtopic}`}>
             {line.subtopic}

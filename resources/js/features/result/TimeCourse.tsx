@@ -103,7 +103,14 @@ function Marks(props: { lines: readonly Line[]; questions: number; slowest: read
   return (
     <div ref={box} className="text-[13px]" role="img" aria-label={told(lines)}>
       {width > 0 && (
-        <svg width={width} height={height} aria-hidden="true" fill="currentColor">
+        <svg
+          width={width}
+          height={height}
+          viewBox={`0 0 ${width} ${height}`}
+          aria-hidden="true"
+          fill="currentColor"
+          className="h-auto max-w-full"
+        >
           {TICKS.filter((tick) => tick <= most).map((tick) => (
             <g key={tick}>
               <line x1={left} x2={width - right} y1={y(tick)} y2={y(tick)} className="stroke-base-300" />
@@ -214,7 +221,14 @@ function PaceLines({ course }: { course: View<'Course'> }) {
       aria-label={`After question ${end.position + 1} you had spent ${duration(end.spentMs)}${end.plannedMs === null ? '' : `; the plan gave ${duration(end.plannedMs)}`}.`}
     >
       {width > 0 && (
-        <svg width={width} height={height} aria-hidden="true" fill="currentColor">
+        <svg
+          width={width}
+          height={height}
+          viewBox={`0 0 ${width} ${height}`}
+          aria-hidden="true"
+          fill="currentColor"
+          className="h-auto max-w-full"
+        >
           {y.ticks(4).map((tick) => (
             <line key={tick} x1={left} x2={width - right} y1={y(tick)} y2={y(tick)} className="stroke-base-300" />
           ))}
