@@ -17,7 +17,12 @@ export function Table({
   return (
     // A region that scrolls must be reachable from the keyboard.
     // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
-    <div className="relative overflow-x-auto print:overflow-visible print:text-xs" role="region" aria-label={caption} tabIndex={0}>
+    <div
+      className="relative overflow-x-auto print:overflow-visible print:text-xs"
+      role="region"
+      aria-label={caption}
+      tabIndex={0}
+    >
       <table
         className={clsx(
           'w-full border-collapse text-left [&_tbody_th]:border-t [&_tbody_th]:border-base-300 [&_td]:border-t [&_td]:border-base-300 [&_td]:pr-4 [&_th]:pr-4',

@@ -213,6 +213,10 @@ final class StudyTest extends TestCase
         self::assertSame(['Rope', 'Maps'], $next?->topics);
         self::assertSame(['7', '9'], [(string) $next->lost, (string) $next->lostInAll]);
 
+        // Two of three are two thirds, and enough.
+        $one = FollowUp::of($groups(...$this->all('mm', 'Rope'), ...$this->all('m', 'Maps', 2)));
+        self::assertSame(['Rope'], $one?->topics);
+
         // Never more than three, ties to the earlier.
         $four = FollowUp::of($groups(
             ...$this->all('m', 'A'),

@@ -105,9 +105,29 @@ final class StudyTest extends TestCase
         $result = $this->getJson("/api/sittings/{$sitting}/result")->assertOk()->assertJsonPath('share', $share);
         self::assertStringStartsWith($opening, $result->json('opening'));
         self::assertCount(strlen($letters), $result->json('questions'));
-        foreach (['table', 'statements', 'review'] as $part) {
+        foreach (['table', 'review'] as $part) {
             $this->getJson("/api/sittings/{$sitting}/{$part}")->assertOk();
         }
+        foreach ($this->getJson("/api/sittings/{$sitting}/statements")->assertOk()->json('statements') as $statement) {
+            ['min' => $min, 'raw' => $raw, 'max' => $max] = $statement['result']['score'];
+            self::assertTrue($min <= $raw && $raw <= $max, "{$raw} lies between {$min} and {$max}");
+        }
+    }
+
+    public function test_a_line_tells_how_often_one_tried_before_the_key_was_shown(): void
+    {
+        $sitting = $this->build(['count' => 2, 'mode' => 'tutor']);
+        $opened = $this->open($sitting);
+        $this->send($sitting, [
+            ['id' => 's', 'seq' => 1, 'kind' => 'shown', 'position' => 0],
+            $this->answer(0, $this->option($opened, 0, false), 2),
+            ['id' => 't', 'seq' => 3, 'kind' => 'tried', 'position' => 0],
+            $this->answer(0, $this->option($opened, 0, true), 4),
+            ['id' => 'c', 'seq' => 5, 'kind' => 'checked', 'position' => 0],
+        ])->assertJsonPath('refused', []);
+        $this->handIn($sitting)->assertOk();
+        $lines = $this->getJson("/api/sittings/{$sitting}/result")->assertOk()->json('questions');
+        self::assertSame([1, 0], array_column($lines, 'tries'));
     }
 
     public function test_what_came_too_fast_to_be_read_is_on_no_footing(): void
@@ -269,6 +289,11 @@ final class StudyTest extends TestCase
         self::assertSame([20, 0.525], [$cohort()['n'], $cohort()['percentile']]);
         self::assertEqualsWithDelta(0.375, $cohort()['median'], 1e-9);
         self::assertSame([5 => 10, 10 => 1, 15 => 9], array_filter($cohort()['steps']));
+        // What somebody has deleted says nothing.
+        $last = DB::table('sittings')->where('share', 0.5)->where('user_id', '!=', $this->user->id);
+        (clone $last)->update(['deleted_at' => '2026-06-01 09:00:00']);
+        self::assertSame(19, $cohort()['n']);
+        $last->update(['deleted_at' => null]);
         // Authors stay out.
         DB::table('users')->orderByDesc('id')->limit(1)->update(['role' => 'author']);
         self::assertSame(19, $cohort()['n']);

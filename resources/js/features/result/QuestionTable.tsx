@@ -42,7 +42,7 @@ function read(search: URLSearchParams): Choice {
   return {
     show: filterNamed(search.get('show')) ?? 'all',
     topic: search.get('topic') ?? '',
-    sort: sort in SORTS ? (sort as Sort) : 'question',
+    sort: Object.hasOwn(SORTS, sort) ? (sort as Sort) : 'question',
     down: search.get('down') === '1',
   };
 }

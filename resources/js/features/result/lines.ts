@@ -25,7 +25,7 @@ export const FILTERS = {
 export type Filter = keyof typeof FILTERS;
 
 export function filterNamed(name: string | null): Filter | null {
-  return name !== null && name in FILTERS ? (name as Filter) : null;
+  return name !== null && Object.hasOwn(FILTERS, name) ? (name as Filter) : null;
 }
 
 /** The filters that leave anything, each with how much. */
