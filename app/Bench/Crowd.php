@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Assembly\TestBuilder;
 use App\Progress\AdaptiveTests;
 use App\Question\Exam;
+use App\Sitting\Closing;
 use App\Sitting\Pen;
 use App\Sitting\Sitting;
 use CurlHandle;
@@ -17,6 +18,9 @@ use Illuminate\Support\Str;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Recipe;
+use Uplandia\Core\Sitting\Awake;
+use Uplandia\Core\Sitting\Event;
+use Uplandia\Core\Sitting\EventKind;
 
 /** Many people who answer at once, over real HTTP. */
 final class Crowd
@@ -25,6 +29,9 @@ final class Crowd
     private const EXAM = 'refuge-warden';
 
     private const QUESTIONS = 20;
+
+    /** One in so many has handed in, looks at the result and says what lay behind it. */
+    private const STUDIES = 10;
 
     /** One in so many sits an adaptive test. */
     private const ADAPTIVE = 10;
@@ -46,6 +53,7 @@ final class Crowd
         private readonly TestBuilder $builder,
         private readonly AdaptiveTests $adaptive,
         private readonly Pen $pen,
+        private readonly Closing $closing,
     ) {
         $this->multi = curl_multi_init();
     }
@@ -75,12 +83,17 @@ final class Crowd
                     $user,
                 );
             $this->pen->open($sitting, self::TAB, take: true);
+            $studies = $i % self::STUDIES === 4;
+            if ($studies) {
+                $this->handIn($sitting);
+            }
             $member = new CrowdMember(
                 sitting: $sitting->id,
                 visitor: Visitor::signedIn($user),
                 options: $adapts ? [] : $this->options($sitting),
             );
             $member->asked = $adapts ? 0 : null;
+            $member->studies = $studies;
             $this->members[] = $member;
         }
 
@@ -200,6 +213,28 @@ final class Crowd
             }
         }
         curl_multi_remove_handle($this->multi, $handle);
+    }
+
+    /** All of it seen and nothing answered. */
+    private function handIn(Sitting $sitting): void
+    {
+        $now = (int) $sitting->refresh()->started_ms;
+        $this->closing->handIn(
+            sitting: $sitting,
+            tab: self::TAB,
+            events: array_map(
+                fn (int $position): Event => new Event(
+                    id: "seen-{$position}",
+                    seq: $position + 2,
+                    kind: EventKind::Shown,
+                    at: $now,
+                    madeAt: $now,
+                    position: $position,
+                ),
+                range(0, $sitting->questions - 1),
+            ),
+            awake: Awake::unknown(),
+        );
     }
 
     /** @return list<list<string>> */

@@ -30,6 +30,9 @@ final class CrowdMember
     /** The last question that an adaptive test has asked, by position; null: it is a fixed list. */
     public ?int $asked = null;
 
+    /** Whether it has been handed in, and is gone through. */
+    public bool $studies = false;
+
     /**
      * @param  list<list<string>>  $options  question => option ids
      */
@@ -48,7 +51,27 @@ final class CrowdMember
             return $this->goesOn($this->asked);
         }
 
+        if ($this->studies) {
+            return $this->studies();
+        }
+
         return $this->saves % 4 === 0 ? $this->keeps() : $this->tells($this->events());
+    }
+
+    /**
+     * After a test: the result, what lay behind a question, and into the gap book or out of it, in turn.
+     *
+     * @return Step
+     */
+    private function studies(): array
+    {
+        $position = $this->saves % count($this->options);
+
+        return match ($this->saves % 3) {
+            0 => $this->step('GET', '/result', []),
+            1 => $this->step('PUT', "/questions/{$position}/gap", ['cause' => 'rushed']),
+            default => $this->step('PUT', "/questions/{$position}/gap", ['inBook' => $this->saves % 2 === 0]),
+        };
     }
 
     /**

@@ -80,7 +80,7 @@ final readonly class ResultReader
             footing: FootingView::of($sureness->footing),
             calibration: CalibrationView::of($sureness),
             habits: $habits,
-            course: $this->course($sitting, $results),
+            course: $this->course($sitting, $results, $whole->totals->possible),
             questions: $this->lines($sitting, $sat),
             reading: $this->sections->worthReading($exam, $sat),
             next: $expected === null ? $this->followUps->offer($sitting, $results) : null,
@@ -129,9 +129,9 @@ final readonly class ResultReader
     }
 
     /** @param  list<QuestionResult>  $results */
-    private function course(Sitting $sitting, array $results): CourseView
+    private function course(Sitting $sitting, array $results, BigRational $marks): CourseView
     {
-        $course = Course::of($results, $this->pace->of($sitting, $this->pace->marks($sitting)));
+        $course = Course::of($results, $this->pace->of($sitting, $marks));
 
         return CourseView::of($course, Timing::of($results));
     }

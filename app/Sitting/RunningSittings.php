@@ -22,22 +22,34 @@ final readonly class RunningSittings implements HoldsBack
 
     public function heldBack(User $user): array
     {
-        $held = DB::table('sittings')
-            ->join('tests', 'tests.id', '=', 'sittings.test_id')
-            ->join('test_items', 'test_items.test_id', '=', 'tests.id')
-            ->where('sittings.user_id', $user->id)
-            ->where('sittings.status', Stage::Open->value)
-            ->whereNotIn('sittings.mode', [Mode::Tutor->value, Mode::Untimed->value])
+        // Step by step, each by an index: in one statement a database may choose to read the bank instead.
+        $tests = DB::table('sittings')
+            ->where('user_id', $user->id)
+            ->where('status', Stage::Open->value)
+            ->whereNotIn('mode', [Mode::Tutor->value, Mode::Untimed->value])
             // One whose time is up while nobody looks is as good as handed in.
             ->where(
                 fn (Builder $clock): Builder => $clock
-                    ->whereNull('sittings.deadline_ms')
-                    ->orWhere('sittings.deadline_ms', '>=', Moment::now($this->clock) - Fold::GRACE_MS),
+                    ->whereNull('deadline_ms')
+                    ->orWhere('deadline_ms', '>=', Moment::now($this->clock) - Fold::GRACE_MS),
             )
-            ->select('test_items.question_id');
-        $units = DB::table('questions')->whereIn('id', clone $held)->whereNotNull('unit_id')->select('unit_id');
-        $questions = DB::table('questions')->whereIn('id', $held)->orWhereIn('unit_id', $units)->pluck('id')->all();
+            ->distinct()
+            ->pluck('test_id');
+        if ($tests->isEmpty()) {
+            return [];
+        }
+        $held = DB::table('test_items')
+            ->join('questions', 'questions.id', '=', 'test_items.question_id')
+            ->whereIn('test_items.test_id', $tests)
+            ->get(['questions.id', 'questions.unit_id']);
+        $ids = fn (string $column): array => array_map(
+            fn (mixed $id): int => is_numeric($id) ? (int) $id : 0,
+            array_values($held->pluck($column)->filter()->unique()->all()),
+        );
+        // With each question its whole unit.
+        $units = $ids('unit_id');
+        $together = DB::table('questions')->whereIntegerInRaw('unit_id', $units)->pluck('id')->all();
 
-        return array_map(intval(...), array_values($questions));
+        return array_values(array_unique([...$ids('id'), ...array_map(intval(...), array_values($together))]));
     }
 }
