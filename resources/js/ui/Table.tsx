@@ -15,12 +15,12 @@ export function Table({
   tight?: boolean;
 }) {
   return (
-    // A region that scrolls must be reachable from the keyboard.
-    // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
     <div
       className="relative overflow-x-auto print:overflow-visible print:text-xs"
       role="region"
       aria-label={caption}
+      // A region that scrolls must be reachable from the keyboard.
+      // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
       tabIndex={0}
     >
       <table

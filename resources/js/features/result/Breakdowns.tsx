@@ -3,7 +3,7 @@ import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useId, useState } from 'react';
 import type { View } from '../../api/client';
 import { Table } from '../../ui/Table';
-import { capital, count, duration, percent, signed } from '../../ui/words';
+import { capital, count, duration, percent, signed, tight } from '../../ui/words';
 import { QuestionLinks } from './QuestionLinks';
 import { KINDS } from '../question/kindNames';
 
@@ -44,7 +44,7 @@ export function Breakdowns({ result }: { result: View<'Result'> }) {
       <p className="max-w-[75ch] text-base-content/75">
         {result.clickedThrough
           ? 'So many answers came too fast to have been read that this shows marks, and not what you know.'
-          : sentence(breakdown, result.cut)}
+          : tight(sentence(breakdown, result.cut))}
       </p>
       <div>
         <ul>
