@@ -13,6 +13,7 @@ use App\Library\LibraryController;
 use App\Media\MediaController;
 use App\Progress\AdaptiveController;
 use App\Progress\MasteryController;
+use App\Progress\ProgressController;
 use App\Progress\WeakSpotsController;
 use App\Result\PackController;
 use App\Result\ResultController;
@@ -66,6 +67,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('exams/{exam}/today', [TodayController::class, 'show']);
         Route::post('exams/{exam}/quick-starts', [TodayController::class, 'begin']);
         Route::get('exams/{exam}/mastery', [MasteryController::class, 'show']);
+        Route::get('exams/{exam}/progress', [ProgressController::class, 'show']);
         Route::get('exams/{exam}/builder', [BuilderController::class, 'show']);
         Route::get('exams/{exam}/handbook', [HandbookController::class, 'index']);
         Route::get('exams/{exam}/handbook-pages', [HandbookController::class, 'whole']);
@@ -131,7 +133,8 @@ Route::prefix('api')->group(function (): void {
                 ResultController::class,
                 'mark',
             ]);
-            Route::put('sittings/{sitting}/questions/{position}/gap', [GapController::class, 'update']);
+            Route::put('sittings/{sitting}/questions/{position}/cause', [GapController::class, 'cause']);
+            Route::put('sittings/{sitting}/questions/{position}/gap', [GapController::class, 'move']);
             Route::get('sittings/{sitting}/questions/{position}', [ResultController::class, 'explain']);
         });
     });

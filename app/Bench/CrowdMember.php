@@ -69,7 +69,7 @@ final class CrowdMember
 
         return match ($this->saves % 3) {
             0 => $this->step('GET', '/result', []),
-            1 => $this->step('PUT', "/questions/{$position}/gap", ['cause' => 'rushed']),
+            1 => $this->step('PUT', "/questions/{$position}/cause", ['cause' => 'rushed']),
             default => $this->step('PUT', "/questions/{$position}/gap", ['inBook' => $this->saves % 2 === 0]),
         };
     }

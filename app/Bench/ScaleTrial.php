@@ -72,8 +72,8 @@ final class ScaleTrial
             visitor: $heavy,
             ask: [$server->address, 'GET', "{$exam}/mastery", null],
             statement: 'answers',
-            goal: 4,
-            goalMs: 1000,
+            goal: 1,
+            goalMs: 250,
         );
         yield $this->row(
             what: 'What each filter would leave',
@@ -112,6 +112,7 @@ final class ScaleTrial
         );
         $pages = [
             'Today, 50,000 answers' => ["{$exam}/today", null, 5, 100],
+            'How far I have come, 50,000 answers' => ["{$exam}/progress", 'answers', 1, 250],
             'What can I build from' => ["{$exam}/builder", 'count-new', 3, 250],
             'Result of 500 questions' => ["/api/sittings/{$long}/result", 'result', 8, 400],
             'Review of 500 questions' => ["/api/sittings/{$long}/review", 'result', 2, 250],

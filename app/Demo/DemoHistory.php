@@ -12,6 +12,7 @@ use App\Assembly\TestBuilder;
 use App\Assembly\TestItem;
 use App\Assembly\TestItems;
 use App\Http\Refusal;
+use App\Progress\KeptEstimates;
 use App\Question\Exam;
 use App\Question\QuestionVersion;
 use App\Question\Syllabus;
@@ -68,6 +69,7 @@ final readonly class DemoHistory
         private Recorder $recorder,
         private Closing $closing,
         private PaperTests $papers,
+        private KeptEstimates $kept,
         private ClockInterface $clock,
     ) {
     }
@@ -135,9 +137,11 @@ final readonly class DemoHistory
         // In the afternoon before a test that is still open, else on the evening after the others.
         $hour = $story['leaves_open'] ?? false ? 14 : 20;
         Carbon::setTestNow(Carbon::instance($this->clock->now())->setTime($hour, 0));
+        // A chance of its own: what a paper comes to does not hang on which day the others were drawn.
+        $simulator = new Simulator("the last test of {$user->made_up_as}");
         $run = new DemoRun(
-            simulator: $run->simulator,
-            person: $run->person->shifted($last['ability'] ?? 0.0),
+            simulator: $simulator,
+            person: $this->person($story, 1, $simulator)->shifted($last['ability'] ?? 0.0),
             simulated: $run->simulated,
             fades: $last['fades'] ?? 0.0,
             slower: $last['slower'] ?? 1.0,
@@ -228,6 +232,9 @@ final readonly class DemoHistory
         Sitting::query()
             ->whereKey($sitting->id)
             ->update(['updated_at' => $this->clock->now()]);
+        // They look at where they stand now.
+        $sitting->loadMissing('test.exam', 'user');
+        $this->kept->of($sitting->test->exam, $sitting->user);
     }
 
     /**

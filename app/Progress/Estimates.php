@@ -23,6 +23,12 @@ final readonly class Estimates
 
     public function of(Exam $exam, User $user, Syllabus $syllabus): Estimate
     {
+        return $this->at(exam: $exam, user: $user, syllabus: $syllabus, now: Moment::now($this->clock));
+    }
+
+    /** @param  int  $now  Unix milliseconds: answers are as old as they were then */
+    public function at(Exam $exam, User $user, Syllabus $syllabus, int $now): Estimate
+    {
         $topics = $syllabus->tops();
         $places = array_flip(array_column($topics, 'id'));
         $responses = $this->looks->of(
@@ -30,7 +36,7 @@ final readonly class Estimates
             user: $user,
             syllabus: $syllabus,
             places: $places,
-            now: Moment::now($this->clock),
+            now: $now,
         );
         $ability = Scale::estimator($exam)->estimate($responses, count($topics));
         $counts = array_replace(

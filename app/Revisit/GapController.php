@@ -8,7 +8,6 @@ use App\Http\Contract\Put;
 use App\Sitting\Closing;
 use App\Sitting\Sitting;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 
 final readonly class GapController
 {
@@ -16,19 +15,20 @@ final readonly class GapController
     {
     }
 
-    #[Put('/api/sittings/{sitting}/questions/{position}/gap', 'Say what the gap is', takes: GapRequest::class)]
-    public function update(GapRequest $request, Sitting $sitting, int $position): Response
+    #[Put('/api/sittings/{sitting}/questions/{position}/cause', 'Name a cause', takes: CauseRequest::class)]
+    public function cause(CauseRequest $request, Sitting $sitting, int $position): Response
     {
         $this->closing->settleIfOver($sitting);
-        DB::transaction(function () use ($request, $sitting, $position): void {
-            if ($request->saysCause()) {
-                $this->book->nameCause($sitting, $position, $request->cause());
-            }
-            $into = $request->into();
-            if ($into !== null) {
-                $this->book->move($sitting, $position, $into);
-            }
-        });
+        $this->book->nameCause($sitting, $position, $request->cause());
+
+        return response()->noContent();
+    }
+
+    #[Put('/api/sittings/{sitting}/questions/{position}/gap', 'Move in the gap book', takes: GapRequest::class)]
+    public function move(GapRequest $request, Sitting $sitting, int $position): Response
+    {
+        $this->closing->settleIfOver($sitting);
+        $this->book->move($sitting, $position, $request->boolean('inBook'));
 
         return response()->noContent();
     }

@@ -51,11 +51,22 @@ final class Standings implements KeepsStandings
             foreach (array_chunk(array_values($rows), 50) as $part) {
                 DB::table('standings')->upsert($part, ['user_id', 'question_id'], self::COLUMNS);
             }
+            $this->tellOfChange($user, $exam);
             $unmet = array_diff($chunk, array_keys($rows));
             if ($unmet !== []) {
                 DB::table('standings')->where('user_id', $user)->whereIn('question_id', $unmet)->update(self::UNMET);
             }
         }
+    }
+
+    /** What was estimated from the outcomes is of before. */
+    private function tellOfChange(int $user, int $exam): void
+    {
+        DB::table('kept_estimates')->upsert(
+            ['user_id' => $user, 'exam_id' => $exam, 'evidence' => 1],
+            ['user_id', 'exam_id'],
+            ['evidence' => DB::raw('kept_estimates.evidence + 1')],
+        );
     }
 
     /**

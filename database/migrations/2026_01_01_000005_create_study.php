@@ -74,6 +74,29 @@ return new class extends Migration
             $table->timestamps();
             $table->primary(['user_id', 'question_id']);
         });
+        // Where a candidate stands, worked out when the evidence has changed and kept. `evidence` counts the changes,
+        // `made_of` says of which of them it was made, `day` on which day: answers age.
+        Schema::create('kept_estimates', function (Blueprint $table): void {
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
+            $table->unsignedInteger('evidence')->default(0);
+            $table->unsignedInteger('made_of')->nullable();
+            $table->unsignedBigInteger('made_ms')->nullable();
+            $table->unsignedInteger('day')->nullable();
+            $table->json('estimates')->nullable();
+            $table->primary(['user_id', 'exam_id']);
+        });
+        // The pass outlook as it was told at the end of each day on which it changed.
+        Schema::create('outlooks', function (Blueprint $table): void {
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
+            $table->unsignedInteger('day');
+            $table->double('chance');
+            $table->double('low');
+            $table->double('high');
+            $table->unsignedInteger('responses');
+            $table->primary(['user_id', 'exam_id', 'day']);
+        });
         Schema::create('notes', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
@@ -111,7 +134,7 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['scratch_pads', 'highlights', 'notes', 'gap_entries', 'standings', 'enrolments'] as $table) {
+        foreach (['scratch_pads', 'highlights', 'notes', 'outlooks', 'kept_estimates', 'gap_entries', 'standings', 'enrolments'] as $table) {
             Schema::dropIfExists($table);
         }
     }

@@ -26,6 +26,7 @@ const Answers = screen(() => import('./features/assembly/AnswersScreen'));
 const Briefing = screen(() => import('./features/sitting/BriefingScreen'));
 const Result = screen(() => import('./features/result/ResultScreen'));
 const Review = screen(() => import('./features/result/ReviewScreen'));
+const Progress = screen(() => import('./features/progress/ProgressScreen'));
 const Handbook = screen(() => import('./features/handbook/HandbookScreen'));
 const Account = screen(() => import('./features/account/AccountScreen'));
 const Pieces = screen(() => import('./features/pieces/PiecesScreen'));
@@ -63,6 +64,7 @@ function Caught() {
               <Route path="/briefing/:sitting" element={<Briefing />} />
               <Route path="/result/:sitting" element={<Result />} />
               <Route path="/review/:sitting/:position?" element={<Review />} />
+              <Route path="/progress" element={<Progress />} />
               <Route path="/handbook/:exam?/:section?" element={<Handbook />} />
               <Route path="/account" element={<Account />} />
               <Route path="/pieces" element={<Pieces />} />

@@ -93,9 +93,6 @@ test('every main view', async ({ page }) => {
   await page.getByRole('searchbox', { name: 'Find in the tables' }).fill('wind chill');
   await shoot(page, 'tables');
   await page.getByRole('button', { name: 'Put it away' }).click();
-  await page.goto('/pieces');
-  await page.getByRole('heading', { name: 'Pieces' }).waitFor();
-  await shoot(page, 'pieces');
   await page.goto('/handbook/upland-guide/rope.tie');
   await page.getByText('Follow the rope with a finger').waitFor();
   await shoot(page, 'handbook');
@@ -124,4 +121,7 @@ test('every main view', async ({ page }) => {
   await page.getByRole('table').getByRole('link').first().click();
   await page.getByRole('heading', { name: 'Take it away' }).waitFor();
   await shoot(page, 'result', { themes: true });
+  await page.goto('/progress');
+  await page.getByRole('heading', { name: 'Topic by topic' }).waitFor();
+  await shoot(page, 'progress', { themes: true });
 });

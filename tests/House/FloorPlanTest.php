@@ -46,7 +46,7 @@ final class FloorPlanTest extends TestCase
         ['sitting'],
         ['account'],
         ['today'],
-        ['assembly', 'handbook', 'pieces'],
+        ['assembly', 'handbook', 'pieces', 'progress'],
     ];
 
     public function test_the_core_has_no_circles(): void

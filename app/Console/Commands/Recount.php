@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Progress\EstimatesRecount;
 use App\Question\Tallies;
 use App\Result\OutcomesRecount;
 use App\Revisit\StandingsRecount;
@@ -23,6 +24,7 @@ final class Recount extends Command
         Tallies $tallies,
         OutcomesRecount $outcomes,
         StandingsRecount $standings,
+        EstimatesRecount $estimates,
     ): int {
         $user = $this->option('user');
         $address = is_string($user) ? $user : null;
@@ -32,6 +34,7 @@ final class Recount extends Command
             'Folds' => $sittings->run($address),
             'Sittings' => $outcomes->run($address),
             'Standings' => $standings->run($address),
+            'Estimates' => $estimates->run($address),
         ];
         foreach ($runs as $what => $run) {
             $checked = 0;

@@ -57,6 +57,13 @@ export const mastery = (exam: string) =>
     staleTime: 60_000,
   });
 
+export const progress = (exam: string) =>
+  queryOptions({
+    queryKey: ['progress', exam],
+    queryFn: () => ask(api.GET('/api/exams/{exam}/progress', { params: { path: { exam } } })),
+    staleTime: 0,
+  });
+
 export const adaptive = (exam: string) =>
   queryOptions({
     queryKey: ['adaptive', exam],

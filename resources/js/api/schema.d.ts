@@ -488,6 +488,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/progress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far I have come */
+        get: operations["howFarIHaveCome"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/weak-spots": {
         parameters: {
             query?: never;
@@ -659,6 +676,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{sitting}/questions/{position}/cause": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Name a cause */
+        put: operations["nameACause"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{sitting}/questions/{position}/gap": {
         parameters: {
             query?: never;
@@ -667,8 +701,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Say what the gap is */
-        put: operations["sayWhatTheGapIs"];
+        /** Move in the gap book */
+        put: operations["moveInTheGapBook"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1236,6 +1270,33 @@ export interface components {
             /** @description Too few to say much. */
             thin: boolean;
         };
+        /** @description How well one knew what one knew, in a month. */
+        CalibrationMonth: {
+            /** @description Such as 2026-03. */
+            month: string;
+            n: number;
+            /**
+             * Format: float
+             * @description Mean stated value less mean credit.
+             */
+            off: number;
+            /**
+             * Format: float
+             * @description Of it, 95 %.
+             */
+            low: number | null;
+            /** Format: float */
+            high: number | null;
+            /** @enum {string} */
+            leaning: "over_confident" | "under_confident" | "neither";
+        };
+        CauseNamed: {
+            /**
+             * @description Why an answer went wrong; null takes the word back.
+             * @enum {string|null}
+             */
+            cause: "misread" | "mixed_up" | "never_knew" | "worked_out_wrong" | "rushed" | "other" | null;
+        };
         /** @description How the cohort answered a question at first sight. There is none before enough have. */
         CohortAnswers: {
             /** @description How many answers it rests on. */
@@ -1320,6 +1381,15 @@ export interface components {
             quarters: (number | null)[];
             /** @description The last quarter lies clearly below the first. */
             fades: boolean;
+        };
+        /** @description How much of a part of the bank one has met, and how much of it went right at the latest look. */
+        Coverage: {
+            code: string;
+            name: string;
+            all: number;
+            seen: number;
+            /** @description At the latest look. */
+            right: number;
         };
         /** @description A point of a rubric. */
         Criterion: {
@@ -1565,13 +1635,8 @@ export interface components {
             more: number;
         };
         Gap: {
-            /**
-             * @description What is said of a question in the gap book: each part only where it is sent.
-             * @enum {string|null}
-             */
-            cause?: "misread" | "mixed_up" | "never_knew" | "worked_out_wrong" | "rushed" | "other" | null;
             /** @description Put in, else taken out. */
-            inBook?: boolean;
+            inBook: boolean;
         };
         /** @description What a topic, subtopic or section came to, and where it stands against the cut. */
         Group: {
@@ -1812,6 +1877,36 @@ export interface components {
             kind: "ordering";
             items: components["schemas"]["Option"][];
         };
+        /** @description The estimated chance of passing today. Chances are 0 to 1. */
+        Outlook: {
+            /** Format: float */
+            chance: number;
+            /** Format: float */
+            low: number;
+            /** Format: float */
+            high: number;
+            /**
+             * Format: float
+             * @description Questions expected right.
+             */
+            expected: number;
+            /** @description Of the exam. */
+            questions: number;
+            /** @description Right answers that pass. */
+            needed: number;
+        };
+        /** @description The outlook as it was told on a day. */
+        OutlookDay: {
+            /** Format: date */
+            date: string;
+            /** Format: float */
+            chance: number;
+            /** Format: float */
+            low: number;
+            /** Format: float */
+            high: number;
+            responses: number;
+        };
         /** @description What a device needs of a sitting, beside its questions, to go on without a connection. */
         Pack: {
             id: string;
@@ -1940,6 +2035,40 @@ export interface components {
             fields: {
                 [key: string]: string[];
             };
+        };
+        /** @description Where a candidate stands and how they came there. */
+        Progress: {
+            exam: string;
+            examName: string;
+            /**
+             * Format: float
+             * @description The share that passes, 0 to 1.
+             */
+            cut: number;
+            /** @description Independent answers that the estimates rest on. */
+            responses: number;
+            /** @description Still wanted before an outlook is shown. */
+            responsesMissing: number;
+            /**
+             * Format: float
+             * @description Share of the exam that they touch.
+             */
+            weightTouched: number;
+            /** @description Topics without one. */
+            untouched: string[];
+            outlook: components["schemas"]["Outlook"] | null;
+            /** @description Its course over time, by day. */
+            outlooks: components["schemas"]["OutlookDay"][];
+            /** @description In the order of the blueprint. */
+            topics: components["schemas"]["TopicStand"][];
+            trend: components["schemas"]["TrendSitting"][];
+            months: components["schemas"]["CalibrationMonth"][];
+            /** @description The latest twelve weeks. */
+            days: components["schemas"]["StudyDay"][];
+            /** @description Active time in all. */
+            totalMs: number;
+            /** @description Handed in. */
+            sittings: number;
         };
         /** @description A question as a candidate sees it while sitting: nothing of its key. */
         Question: {
@@ -2390,6 +2519,14 @@ export interface components {
                 [key: string]: unknown;
             }[];
         };
+        /** @description A day on which tests were sat. */
+        StudyDay: {
+            /** Format: date */
+            date: string;
+            /** @description Active time. */
+            ms: number;
+            answered: number;
+        };
         /** @description How one level of sureness turned out. Shares are 0 to 1. */
         SurenessLevel: {
             /** @enum {string} */
@@ -2507,6 +2644,75 @@ export interface components {
             /** @description The same of those with anything new to the candidate. */
             new: number;
             subtopics: components["schemas"]["TopicCounts"][];
+        };
+        /** @description Where one stands in a topic, by the model. Shares are 0 to 1. */
+        TopicStand: {
+            code: string;
+            name: string;
+            /**
+             * Format: float
+             * @description Percent of the exam.
+             */
+            weight: number;
+            /**
+             * Format: float
+             * @description Mastery; null: too little to say.
+             */
+            share: number | null;
+            /**
+             * Format: float
+             * @description Of its 80 % band.
+             */
+            low: number | null;
+            /** Format: float */
+            high: number | null;
+            /** @description Independent answers that it rests on. */
+            responses: number;
+            /**
+             * Format: float
+             * @description Points of the exam that it is costing.
+             */
+            stake: number | null;
+            /**
+             * Format: float
+             * @description Rise of the outlook if it came up to the target.
+             */
+            lever: number | null;
+            all: number;
+            seen: number;
+            /** @description At the latest look. */
+            right: number;
+            /** @description Its subtopics. */
+            parts: components["schemas"]["Coverage"][];
+        };
+        /** @description How a sitting came out, among those of its mode. Shares are 0 to 1. */
+        TrendSitting: {
+            sitting: string;
+            at: number;
+            /** @enum {string} */
+            mode: "tutor" | "timed" | "untimed";
+            /** @description Answers. */
+            n: number;
+            /**
+             * Format: float
+             * @description Mean credit of what was answered.
+             */
+            share: number;
+            /**
+             * Format: float
+             * @description Wilson 95 %.
+             */
+            low: number;
+            /**
+             * Format: float
+             * @description Wilson 95 %.
+             */
+            high: number;
+            /**
+             * Format: float
+             * @description The smooth line there; null: too few sittings for one.
+             */
+            line: number | null;
         };
         /** @description A response of which a candidate asked, in tutor mode, whether it is right. The first one counts. */
         Try: {
@@ -3746,6 +3952,37 @@ export interface operations {
             };
         };
     };
+    howFarIHaveCome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Progress"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     buildATestOfMyWeakSpots: {
         parameters: {
             query?: never;
@@ -4099,7 +4336,41 @@ export interface operations {
             };
         };
     };
-    sayWhatTheGapIs: {
+    nameACause: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                position: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CauseNamed"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    moveInTheGapBook: {
         parameters: {
             query?: never;
             header?: never;

@@ -137,6 +137,29 @@ final class MasteryTest extends TestCase
         );
     }
 
+    public function test_what_would_move_the_outlook_most_is_what_it_gains_with_one_topic_at_the_target(): void
+    {
+        $ability = $this->ability();
+        $mastery = $this->mastery($ability);
+        $n = [8, 6, 4, 2];
+        $p = array_column($mastery, 'share');
+        $luck = fn (array $p): float => array_sum(
+            array_map(fn (int $n, float $p): float => $n * $p * (1 - $p), $n, $p),
+        );
+        $outlook = PassOutlook::of(ability: $ability, questions: $n, needed: 13, mastery: $mastery);
+        $doubt = $outlook->deviation ** 2 - $luck($p);
+        $levers = PassOutlook::levers(ability: $ability, questions: $n, needed: 13, mastery: $mastery, target: 0.61);
+        foreach ($p as $t => $share) {
+            $moved = array_replace($p, [$t => max($share, 0.61)]);
+            $mean = array_sum(array_map(fn (int $n, float $p): float => $n * $p, $n, $moved));
+            $chance = 1 - Normal::cdf((12.5 - $mean) / sqrt($doubt + $luck($moved)));
+            self::assertEqualsWithDelta($chance - $outlook->chance, $levers[$t], 1e-9);
+        }
+        // The third is above the target already.
+        self::assertSame(0.0, $levers[2]);
+        self::assertGreaterThan($levers[0], $levers[1]);
+    }
+
     public function test_the_range_holds_its_own_chance_even_far_from_the_cut(): void
     {
         $ability = (new AbilityEstimator())->estimate(array_fill(0, 60, new Response(topic: 0, b: 0, c: 0, x: 1)), 1);

@@ -212,21 +212,23 @@ final class StudyTest extends TestCase
             $this->getJson("/api/sittings/{$sitting}/{$part}")->assertStatus(409);
         }
         $this->postJson("/api/sittings/{$sitting}/follow-up")->assertStatus(409);
-        $this->putJson("/api/sittings/{$sitting}/questions/0/gap", ['cause' => 'rushed'])->assertStatus(409);
+        $this->putJson("/api/sittings/{$sitting}/questions/0/gap", ['inBook' => true])->assertStatus(409);
+        $this->putJson("/api/sittings/{$sitting}/questions/0/cause", ['cause' => 'rushed'])->assertStatus(409);
         $this->handIn($sitting);
         $this->become($this->candidate());
         foreach (['result', 'review', 'table', 'statements'] as $part) {
             $this->getJson("/api/sittings/{$sitting}/{$part}")->assertNotFound();
         }
         $this->postJson("/api/sittings/{$sitting}/follow-up")->assertNotFound();
-        $this->putJson("/api/sittings/{$sitting}/questions/0/gap", ['cause' => 'rushed'])->assertNotFound();
+        $this->putJson("/api/sittings/{$sitting}/questions/0/gap", ['inBook' => true])->assertNotFound();
+        $this->putJson("/api/sittings/{$sitting}/questions/0/cause", ['cause' => 'rushed'])->assertNotFound();
     }
 
     public function test_a_cause_is_named_and_a_question_moved_into_the_gap_book_and_out_of_it(): void
     {
         $sitting = $this->sit('rm-', ['count' => 3]);
         $put = fn (int $position, array $said) => $this->putJson(
-            "/api/sittings/{$sitting}/questions/{$position}/gap",
+            "/api/sittings/{$sitting}/questions/{$position}/".(array_key_exists('cause', $said) ? 'cause' : 'gap'),
             $said,
         );
         $line = fn (int $position): array => array_intersect_key(
@@ -238,7 +240,8 @@ final class StudyTest extends TestCase
         self::assertSame(['cause' => 'mixed_up', 'inGapBook' => true], $line(1));
         $put(1, ['inBook' => false])->assertNoContent();
         self::assertSame(['cause' => 'mixed_up', 'inGapBook' => false], $line(1));
-        $put(1, ['cause' => null, 'inBook' => true])->assertNoContent();
+        $put(1, ['cause' => null])->assertNoContent();
+        $put(1, ['inBook' => true])->assertNoContent();
         self::assertSame(['cause' => null, 'inGapBook' => true], $line(1));
         $put(0, ['inBook' => true])->assertNoContent();
         self::assertSame(['cause' => null, 'inGapBook' => true], $line(0));
@@ -252,7 +255,9 @@ final class StudyTest extends TestCase
         $put(1, ['inBook' => 'perhaps'])->assertStatus(422);
         $put(2, ['inBook' => true])->assertStatus(409)->assertJsonPath('reason', 'not_reached');
         $put(3, ['inBook' => true])->assertNotFound();
-        $put(1, [])->assertNoContent();
+        $put(2, ['cause' => 'rushed'])->assertStatus(409)->assertJsonPath('reason', 'not_reached');
+        $put(1, [])->assertStatus(422);
+        $this->putJson("/api/sittings/{$sitting}/questions/1/cause", [])->assertStatus(422);
     }
 
     /** Somebody else who has sat the same test, with so many of twenty questions right. */

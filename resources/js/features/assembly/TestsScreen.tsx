@@ -206,7 +206,7 @@ function Sorted(props: { order: Order; wanted: Wanted; want: (part: Partial<Want
 
 const again = () =>
   Promise.all(
-    [['tests'], ['today'], ['ready'], ['builder'], ['facets'], ['count'], ['mastery']].map((queryKey) =>
+    [['tests'], ['today'], ['ready'], ['builder'], ['facets'], ['count'], ['mastery'], ['progress']].map((queryKey) =>
       queries.invalidateQueries({ queryKey }),
     ),
   );

@@ -1,11 +1,11 @@
 import { CAUSES, type Cause } from './causes';
 import type { Line } from './lines';
-import { useGap } from './useGap';
+import { useCause } from './useGap';
 
 /** Names why a question went wrong; what is chosen is kept at once. */
 export function CauseField({ sitting, line, labelled }: { sitting: string; line: Line; labelled?: boolean }) {
-  const gap = useGap(sitting);
-  const chosen = gap.isPending && 'cause' in gap.variables.said ? gap.variables.said.cause : line.cause;
+  const naming = useCause(sitting, line.position);
+  const chosen = naming.isPending ? naming.variables : line.cause;
   return (
     <span className="inline-flex flex-wrap items-center gap-2 print:hidden">
       <label className="inline-flex items-center gap-2">
@@ -14,9 +14,7 @@ export function CauseField({ sitting, line, labelled }: { sitting: string; line:
         </span>
         <select
           value={chosen ?? ''}
-          onChange={(event) =>
-            gap.mutate({ position: line.position, said: { cause: (event.target.value || null) as Cause | null } })
-          }
+          onChange={(event) => naming.mutate((event.target.value || null) as Cause | null)}
           className="select w-52 border-base-content/50 text-base pointer-fine:h-9"
         >
           <option value="">Not named yet</option>
@@ -27,9 +25,9 @@ export function CauseField({ sitting, line, labelled }: { sitting: string; line:
           ))}
         </select>
       </label>
-      {gap.isError && (
+      {naming.isError && (
         <span role="alert" className="text-error">
-          {gap.error.message}
+          {naming.error.message}
         </span>
       )}
     </span>

@@ -1,31 +1,46 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { api, ask, type View } from '../../api/client';
+import { api, ask } from '../../api/client';
 import { result, review } from '../../api/queries';
+import type { Cause } from './causes';
 import type { Line } from './lines';
 
-/** Says of a question why it went wrong, or whether it belongs into the gap book. */
-export function useGap(sitting: string) {
-  const known = useQueryClient();
+/** Names why a question went wrong; null takes the word back. */
+export function useCause(sitting: string, position: number) {
+  const tell = useTelling(sitting, position);
   return useMutation({
-    mutationFn: ({ position, said }: { position: number; said: View<'Gap'> }) =>
+    mutationFn: (cause: Cause | null) =>
+      ask(
+        api.PUT('/api/sittings/{sitting}/questions/{position}/cause', {
+          params: { path: { sitting, position } },
+          body: { cause },
+        }),
+      ),
+    onSuccess: (_, cause) => tell({ cause }),
+  });
+}
+
+/** Puts a question into the gap book, or takes it out. */
+export function useGap(sitting: string, position: number) {
+  const tell = useTelling(sitting, position);
+  return useMutation({
+    mutationFn: (inBook: boolean) =>
       ask(
         api.PUT('/api/sittings/{sitting}/questions/{position}/gap', {
           params: { path: { sitting, position } },
-          body: said,
+          body: { inBook },
         }),
       ),
-    onSuccess: (_, { position, said }) => {
-      const changed = (line: Line): Line =>
-        line.position === position
-          ? {
-              ...line,
-              ...('cause' in said && { cause: said.cause ?? null }),
-              ...(said.inBook !== undefined && { inGapBook: said.inBook }),
-            }
-          : line;
-      known.setQueryData(result(sitting).queryKey, (old) => old && { ...old, questions: old.questions.map(changed) });
-      known.setQueryData(review(sitting).queryKey, (old) => old && { ...old, items: old.items.map(changed) });
-      void known.invalidateQueries({ queryKey: ['today'] });
-    },
+    onSuccess: (_, inGapBook) => tell({ inGapBook }),
   });
+}
+
+/** Result and review tell the same of a question. */
+function useTelling(sitting: string, position: number) {
+  const known = useQueryClient();
+  return (said: Partial<Line>) => {
+    const changed = (line: Line): Line => (line.position === position ? { ...line, ...said } : line);
+    known.setQueryData(result(sitting).queryKey, (old) => old && { ...old, questions: old.questions.map(changed) });
+    known.setQueryData(review(sitting).queryKey, (old) => old && { ...old, items: old.items.map(changed) });
+    void known.invalidateQueries({ queryKey: ['today'] });
+  };
 }

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Progress;
+
+use App\Account\User;
+use App\Clock\Moment;
+use App\Question\Enrolment;
+use App\Question\Exam;
+use App\Question\Syllabus;
+use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+
+/**
+ * Where each candidate stands, worked out when the evidence has changed and kept until then. Whoever has few answers
+ * gets it anew at once; of very many, what is kept is told and renewed after the answer has gone out.
+ *
+ * @phpstan-import-type Stands from Standing
+ * @phpstan-import-type Story from Past
+ *
+ * @phpstan-type Kept array{stands: Stands, story: Story}
+ */
+final readonly class KeptEstimates
+{
+    /** Of fewer independent answers an estimate takes no time to speak of. */
+    private const AT_ONCE = 3000;
+
+    public function __construct(
+        private Estimates $estimates,
+        private Past $past,
+        private ClockInterface $clock,
+        private Application $app,
+    ) {
+    }
+
+    /** @return Kept */
+    public function of(Exam $exam, User $user): array
+    {
+        $row = DB::table('kept_estimates')->where('user_id', $user->id)->where('exam_id', $exam->id)->first();
+        $kept = $row?->estimates === null ? null : self::read((string) $row->estimates);
+        if ($kept === null) {
+            return $this->renew($exam, $user);
+        }
+        $isFresh = (int) $row->made_of === (int) $row->evidence && (int) $row->day === $this->today($exam, $user);
+        if ($isFresh) {
+            return $kept;
+        }
+        if ($kept['stands']['responses'] < self::AT_ONCE) {
+            return $this->renew($exam, $user);
+        }
+        $this->app->terminating(function () use ($exam, $user): void {
+            $this->renew($exam, $user);
+        });
+
+        return $kept;
+    }
+
+    /** @return Kept */
+    public function renew(Exam $exam, User $user): array
+    {
+        $mine = fn () => DB::table('kept_estimates')->where('user_id', $user->id)->where('exam_id', $exam->id);
+        // Read first: what changes while it is worked out makes it old at once.
+        $evidence = $mine()->value('evidence');
+        $evidence = is_numeric($evidence) ? (int) $evidence : 0;
+        $now = Moment::now($this->clock);
+        $day = $this->today($exam, $user);
+        $made = $this->make($exam, $user, $now);
+        $outlook = $made['stands']['outlook'];
+        DB::transaction(function () use ($exam, $user, $evidence, $now, $day, $made, $outlook): void {
+            DB::table('kept_estimates')->upsert(
+                [
+                    'user_id' => $user->id,
+                    'exam_id' => $exam->id,
+                    'evidence' => $evidence,
+                    'made_of' => $evidence,
+                    'made_ms' => $now,
+                    'day' => $day,
+                    'estimates' => self::written($made),
+                ],
+                ['user_id', 'exam_id'],
+                ['made_of', 'made_ms', 'day', 'estimates'],
+            );
+            if ($outlook !== null) {
+                DB::table('outlooks')->upsert(
+                    [
+                        'user_id' => $user->id,
+                        'exam_id' => $exam->id,
+                        'day' => $day,
+                        'chance' => $outlook['chance'],
+                        'low' => $outlook['low'],
+                        'high' => $outlook['high'],
+                        'responses' => $made['stands']['responses'],
+                    ],
+                    ['user_id', 'exam_id', 'day'],
+                );
+            }
+        });
+
+        return $made;
+    }
+
+    /**
+     * Worked out as of some moment. Writes nothing.
+     *
+     * @param  int  $now  Unix milliseconds
+     * @return Kept
+     */
+    public function make(Exam $exam, User $user, int $now): array
+    {
+        return [
+            'stands' => Standing::of($exam, $this->estimates->at(
+                exam: $exam,
+                user: $user,
+                syllabus: Syllabus::of($exam),
+                now: $now,
+            )),
+            'story' => $this->past->of($exam, $user),
+        ];
+    }
+
+    /**
+     * As it is stored.
+     *
+     * @param  Kept  $made
+     */
+    public static function written(array $made): string
+    {
+        return json_encode($made, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+    }
+
+    private function today(Exam $exam, User $user): int
+    {
+        return Enrolment::of($user->id, $exam->id)->dayOf(Moment::now($this->clock));
+    }
+
+    /** @return Kept|null null: it cannot be read any more */
+    private static function read(string $json): ?array
+    {
+        $kept = json_decode($json, true);
+
+        /** @var Kept|null */
+        return is_array($kept) && isset($kept['stands']['topics'], $kept['story']['trend']) ? $kept : null;
+    }
+}

@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Progress;
+
+use App\Account\User;
+use App\Assembly\Bank;
+use App\Clock\Moment;
+use App\Question\Enrolment;
+use App\Question\Exam;
+use App\Question\Syllabus;
+use App\Question\SyllabusTopic;
+use App\Sitting\Stage;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+use stdClass;
+use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Marking\Outcome;
+use Uplandia\Core\Result\Leaning;
+
+/**
+ * Reads where a candidate stands: what is kept of it, and what is counted.
+ *
+ * @phpstan-import-type TopicStands from Standing
+ */
+final readonly class ProgressReader
+{
+    private const DAYS = 84;
+
+    private const OUTLOOKS = 366;
+
+    public function __construct(private KeptEstimates $kept, private Bank $bank, private ClockInterface $clock)
+    {
+    }
+
+    public function of(Exam $exam, User $user): ProgressView
+    {
+        ['stands' => $stands, 'story' => $story] = $this->kept->of($exam, $user);
+        $sat = DB::table('sittings')
+            ->where('user_id', $user->id)
+            ->where('exam_id', $exam->id)
+            ->where('status', Stage::HandedIn->value)
+            ->whereNull('deleted_at');
+
+        return new ProgressView(
+            exam: $exam->slug,
+            examName: $exam->name,
+            cut: (float) $exam->rules['cut'],
+            responses: $stands['responses'],
+            responsesMissing: $stands['responsesMissing'],
+            weightTouched: $stands['weightTouched'],
+            untouched: $stands['untouched'],
+            outlook: OutlookView::of($stands['outlook']),
+            outlooks: $this->outlooks($exam, $user),
+            topics: $this->topics($exam, $user, array_column($stands['topics'], null, 'code')),
+            trend: array_map(
+                fn (array $one): TrendSittingView => new TrendSittingView(
+                    ...['mode' => Mode::from($one['mode'])] + $one,
+                ),
+                $story['trend'],
+            ),
+            months: array_map(
+                fn (array $one): MonthView => new MonthView(
+                    ...['leaning' => Leaning::from($one['leaning'])] + $one,
+                ),
+                $story['months'],
+            ),
+            days: $this->days($exam, $user),
+            totalMs: (int) (clone $sat)->sum('active_ms'),
+            sittings: $sat->count(),
+        );
+    }
+
+    /** @return list<OutlookDayView> in order */
+    private function outlooks(Exam $exam, User $user): array
+    {
+        $rows = DB::table('outlooks')
+            ->where('user_id', $user->id)
+            ->where('exam_id', $exam->id)
+            ->orderByDesc('day')
+            ->limit(self::OUTLOOKS)
+            ->get();
+
+        return array_map(
+            fn (stdClass $row): OutlookDayView => new OutlookDayView(
+                date: self::date((int) $row->day),
+                chance: (float) $row->chance,
+                low: (float) $row->low,
+                high: (float) $row->high,
+                responses: (int) $row->responses,
+            ),
+            array_reverse(array_values($rows->all())),
+        );
+    }
+
+    /**
+     * @param  array<string, TopicStands>  $stands  by code
+     * @return list<TopicStandView>
+     */
+    private function topics(Exam $exam, User $user, array $stands): array
+    {
+        $syllabus = Syllabus::of($exam);
+        $met = $this->bank->met($exam, $user);
+        $all = DB::table('topics')->where('exam_id', $exam->id)->pluck('questions', 'id');
+        $covered = function (SyllabusTopic ...$topics) use ($met, $all): array {
+            $covered = ['all' => 0, 'seen' => 0, 'right' => 0];
+            foreach ($topics as $topic) {
+                $n = $all[$topic->id] ?? 0;
+                $of = $met[$topic->id] ?? [];
+                unset($of['flagged']);
+                $covered['all'] += is_numeric($n) ? (int) $n : 0;
+                $covered['seen'] += array_sum($of);
+                $covered['right'] += $of[Outcome::Right->value] ?? 0;
+            }
+
+            return $covered;
+        };
+
+        return array_map(
+            function (SyllabusTopic $top) use ($syllabus, $stands, $covered): TopicStandView {
+                $under = $syllabus->under($top);
+                $stand = $stands[$top->code] ?? null;
+
+                return new TopicStandView(
+                    ...$covered($top, ...$under),
+                    code: $top->code,
+                    name: $top->name,
+                    weight: (float) $top->weight,
+                    share: $stand['share'] ?? null,
+                    low: $stand['low'] ?? null,
+                    high: $stand['high'] ?? null,
+                    responses: $stand['responses'] ?? 0,
+                    stake: $stand['stake'] ?? null,
+                    lever: $stand['lever'] ?? null,
+                    parts: array_map(
+                        fn (SyllabusTopic $sub): CoverageView => new CoverageView(
+                            ...$covered($sub),
+                            code: $sub->code,
+                            name: $sub->name,
+                        ),
+                        $under,
+                    ),
+                );
+            },
+            $syllabus->tops(),
+        );
+    }
+
+    /** @return list<StudyDayView> in order, those on which anything was handed in */
+    private function days(Exam $exam, User $user): array
+    {
+        $enrolment = Enrolment::of($user->id, $exam->id);
+        $now = Moment::now($this->clock);
+        $rows = DB::table('sittings')
+            ->where('user_id', $user->id)
+            ->where('exam_id', $exam->id)
+            ->where('status', Stage::HandedIn->value)
+            ->whereNull('deleted_at')
+            ->where('ended_ms', '>', $now - self::DAYS * Moment::MS_PER_DAY)
+            ->orderBy('ended_ms')
+            ->get(['ended_ms', 'active_ms', 'answered']);
+        $days = [];
+        foreach ($rows as $row) {
+            $day = $enrolment->dayOf((int) $row->ended_ms);
+            $days[$day]['ms'] = ($days[$day]['ms'] ?? 0) + (int) $row->active_ms;
+            $days[$day]['answered'] = ($days[$day]['answered'] ?? 0) + (int) $row->answered;
+        }
+
+        return array_map(
+            fn (int $day, array $of): StudyDayView => new StudyDayView(self::date($day), $of['ms'], $of['answered']),
+            array_keys($days),
+            $days,
+        );
+    }
+
+    private static function date(int $day): string
+    {
+        return gmdate('Y-m-d', $day * 86_400);
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Uplandia\Core\Statistics;
+
+/**
+ * A smooth line through points: lines fitted to the neighbourhood of each, weighed by the tricube of the distance, and
+ * three times more with the bisquare of what was left over, so that single odd points do not bend it (Cleveland 1979).
+ * Example: points on a straight line are their own smooth line.
+ */
+final class Lowess
+{
+    private const SPAN = 2 / 3;
+
+    private const ROUNDS = 3;
+
+    /**
+     * @param  list<float>  $x  rising
+     * @param  list<float>  $y  of the same length
+     * @param  float  $span  share of the points that a neighbourhood holds
+     * @return list<float> the line at each x
+     */
+    public static function smooth(array $x, array $y, float $span = self::SPAN): array
+    {
+        $n = count($x);
+        if ($n < 3) {
+            return $y;
+        }
+        $near = max(2, min($n, (int) floor($span * $n + 1e-9)));
+        $trust = array_fill(0, $n, 1.0);
+        $line = $y;
+        for ($round = 0; $round <= self::ROUNDS; $round++) {
+            for ($i = 0; $i < $n; $i++) {
+                $line[$i] = self::at(i: $i, x: $x, y: $y, trust: $trust, near: $near);
+            }
+            $left = array_map(static fn (float $one, float $fit): float => abs($one - $fit), $y, $line);
+            $middle = (float) Sample::quantile($left, 0.5);
+            if ($middle < 1e-12) {
+                break;
+            }
+            $trust = array_map(
+                static fn (float $one): float => $one >= 6 * $middle ? 0.0 : (1 - ($one / (6 * $middle)) ** 2) ** 2,
+                $left,
+            );
+        }
+
+        return array_values($line);
+    }
+
+    /**
+     * @param  list<float>  $x
+     * @param  list<float>  $y
+     * @param  list<float>  $trust
+     */
+    private static function at(int $i, array $x, array $y, array $trust, int $near): float
+    {
+        $distances = array_map(static fn (float $one): float => abs($one - $x[$i]), $x);
+        $sorted = $distances;
+        sort($sorted);
+        $reach = $sorted[$near - 1];
+        $sum = $sx = $sy = $sxx = $sxy = 0.0;
+        foreach ($x as $j => $at) {
+            $share = $reach > 0 ? $distances[$j] / $reach : ($distances[$j] > 0 ? 1.0 : 0.0);
+            // The farthest neighbour weighs nothing, unless all are equally far.
+            $weight = $share >= 1 ? 0.0 : (1 - $share ** 3) ** 3 * $trust[$j];
+            $sum += $weight;
+            $sx += $weight * $at;
+            $sy += $weight * $y[$j];
+            $sxx += $weight * $at * $at;
+            $sxy += $weight * $at * $y[$j];
+        }
+        if ($sum <= 0) {
+            return $y[$i];
+        }
+        $spread = $sxx - ($sx * $sx) / $sum;
+        $slope = $spread <= 1e-12 * max(1.0, abs($sxx)) ? 0.0 : ($sxy - ($sx * $sy) / $sum) / $spread;
+
+        return ($sy + $slope * ($sum * $x[$i] - $sx)) / $sum;
+    }
+}

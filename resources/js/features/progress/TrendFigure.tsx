@@ -1,0 +1,164 @@
+import { scaleLinear, scaleTime } from 'd3-scale';
+import { line } from 'd3-shape';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { View } from '../../api/client';
+import { Figure } from '../../ui/Figure';
+import { Table } from '../../ui/Table';
+import { useWidth } from '../../ui/useWidth';
+import { count, dayTime, MODES, percent } from '../../ui/words';
+
+type Sat = View<'TrendSitting'>;
+
+/** How sittings came out over time, one mode at a time: modes are not compared with each other. */
+export function TrendFigure({ progress }: { progress: View<'Progress'> }) {
+  const modes = (Object.keys(MODES) as (keyof typeof MODES)[]).filter((mode) =>
+    progress.trend.some((one) => one.mode === mode),
+  );
+  const [chosen, setChosen] = useState<keyof typeof MODES | null>(null);
+  const mode = chosen ?? (modes.includes('timed') ? 'timed' : modes[0]);
+  if (!mode) return null;
+  const sat = progress.trend.filter((one) => one.mode === mode);
+  return (
+    <Figure
+      title="How your tests came out"
+      evidence="Of what was answered, with its band of 95 %; only tests of which at least 80 % were answered, rapid guesses left out."
+    >
+      {modes.length > 1 && (
+        <div role="group" aria-label="Mode" className="mb-2 flex flex-wrap gap-x-1">
+          {modes.map((one) => (
+            <button
+              key={one}
+              type="button"
+              aria-pressed={one === mode}
+              onClick={() => setChosen(one)}
+              className={`min-h-11 cursor-pointer rounded-field px-3 pointer-fine:min-h-9 ${one === mode ? 'bg-base-content/10 font-bold' : 'text-primary underline underline-offset-4'}`}
+            >
+              {MODES[one]}
+            </button>
+          ))}
+        </div>
+      )}
+      <p>{sentence(sat, progress.cut)}</p>
+      <Picture sat={sat} cut={progress.cut} />
+      <details>
+        <summary className="min-h-11 cursor-pointer content-center text-primary underline underline-offset-4 pointer-fine:min-h-9">
+          As a table
+        </summary>
+        <Table
+          caption="Tests over time"
+          tight
+          head={
+            <tr>
+              <th scope="col">Handed in</th>
+              <th scope="col">Answers</th>
+              <th scope="col">Share</th>
+              <th scope="col">Likely</th>
+            </tr>
+          }
+        >
+          {[...sat].reverse().map((one) => (
+            <tr key={one.sitting}>
+              <th scope="row" className="font-normal">
+                <Link
+                  to={`/result/${one.sitting}`}
+                  className="inline-flex min-h-11 items-center text-primary underline underline-offset-4 pointer-fine:min-h-7"
+                >
+                  {dayTime(one.at)}
+                </Link>
+              </th>
+              <td>{one.n}</td>
+              <td>{percent(one.share)}</td>
+              <td className="whitespace-nowrap">
+                {percent(one.low)} to {percent(one.high)}
+              </td>
+            </tr>
+          ))}
+        </Table>
+      </details>
+    </Figure>
+  );
+}
+
+function sentence(sat: readonly Sat[], cut: number): string {
+  const [first, last] = [sat.find(({ line }) => line !== null), sat.findLast(({ line }) => line !== null)];
+  if (!first || !last || first.line === null || last.line === null)
+    return `${count(sat.length, 'test')} so far: a line is drawn from five on.`;
+  const change = Math.round(100 * last.line) - Math.round(100 * first.line);
+  const stands = `The line stands at ${percent(last.line)}, ${last.line >= cut ? 'above' : 'below'} the cut of ${percent(cut)}`;
+  return change === 0
+    ? `${stands}, where it began.`
+    : `${stands}; it has ${change > 0 ? 'risen' : 'fallen'} by ${Math.abs(change)} points over ${sat.length} tests.`;
+}
+
+function Picture({ sat, cut }: { sat: readonly Sat[]; cut: number }) {
+  const [box, width] = useWidth<HTMLDivElement>();
+  const height = 210;
+  const [left, right, top, bottom] = [44, 64, 10, 24];
+  const [from, to] = [sat[0]?.at ?? 0, sat.at(-1)?.at ?? 1];
+  const x = scaleTime([from, to > from ? to : from + 1], [left + 8, Math.max(left + 9, width - right - 8)]);
+  const y = scaleLinear([0, 1], [height - bottom, top]);
+  const smooth = line<Sat>()
+    .defined((one) => one.line !== null)
+    .x(({ at }) => x(at))
+    .y((one) => y(one.line ?? 0));
+  return (
+    <div ref={box} className="text-[13px]" role="img" aria-label={`${sat.length} tests; the table below has each.`}>
+      {width > 0 && (
+        <svg
+          width={width}
+          height={height}
+          viewBox={`0 0 ${width} ${height}`}
+          aria-hidden="true"
+          fill="currentColor"
+          className="h-auto max-w-full"
+        >
+          {[0, 0.5, 1].map((tick) => (
+            <g key={tick}>
+              <line x1={left} x2={width - right} y1={y(tick)} y2={y(tick)} className="stroke-base-300" />
+              <text x={left - 6} y={y(tick) + 4} textAnchor="end">
+                {percent(tick)}
+              </text>
+            </g>
+          ))}
+          <line
+            x1={left}
+            x2={width - right}
+            y1={y(cut)}
+            y2={y(cut)}
+            className="stroke-error"
+            strokeWidth="2"
+            strokeDasharray="6 5"
+          />
+          <text x={width - right + 6} y={y(cut) + 4} className="font-bold">
+            cut {percent(cut)}
+          </text>
+          {sat.map((one) => (
+            <g key={one.sitting}>
+              <line
+                x1={x(one.at)}
+                x2={x(one.at)}
+                y1={y(one.low)}
+                y2={y(one.high)}
+                className="stroke-base-content/40"
+                strokeWidth="1.5"
+              />
+              <circle cx={x(one.at)} cy={y(one.share)} r="4" className="fill-base-content" />
+            </g>
+          ))}
+          <path d={smooth([...sat]) ?? ''} fill="none" className="stroke-primary" strokeWidth="3" />
+          <text x={left + 8} y={height - 6}>
+            {DAY.format(from)}
+          </text>
+          {to > from && (
+            <text x={width - right - 8} y={height - 6} textAnchor="end">
+              {DAY.format(to)}
+            </text>
+          )}
+        </svg>
+      )}
+    </div>
+  );
+}
+
+const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });

@@ -1,0 +1,215 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Progress;
+
+use App\Account\User;
+use App\Progress\KeptEstimates;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use Tests\Feature\TestCase;
+
+/** Where a candidate stands, how it came there, and when it is worked out anew. */
+final class ProgressTest extends TestCase
+{
+    private User $user;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->travelTo(Carbon::parse('2026-01-05 09:00:00'));
+        $this->user = $this->candidate();
+        $this->actingAs($this->user);
+        $this->exam();
+    }
+
+    /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function progress(): TestResponse
+    {
+        return $this->getJson('/api/exams/small-hills/progress')->assertOk();
+    }
+
+    /** A letter a question: r(ight), m(issed), b(lank but seen). */
+    private function sit(string $letters, string $mode = 'timed', string $sureness = 'sure'): string
+    {
+        $sitting = $this->build(['count' => strlen($letters), 'mode' => $mode]);
+        $opened = $this->open($sitting);
+        foreach (str_split($letters) as $position => $letter) {
+            $seq = 10 + 3 * $position;
+            $this->send($sitting, [
+                ['id' => "s{$position}", 'seq' => $seq, 'kind' => 'shown', 'position' => $position],
+            ]);
+            $this->travel(20)->seconds();
+            $this->send($sitting, $letter === 'b' ? [] : [
+                $this->answer($position, $this->option($opened, $position, $letter === 'r'), $seq + 1),
+                [
+                    'id' => "u{$position}", 'seq' => $seq + 2, 'kind' => 'sureness', 'position' => $position,
+                    'value' => $sureness,
+                ],
+            ])->assertJsonPath('refused', []);
+        }
+        $this->handIn($sitting)->assertOk();
+
+        return $sitting;
+    }
+
+    public function test_a_new_person_is_told_what_is_missing_and_nothing_else(): void
+    {
+        $this->progress()
+            ->assertJsonPath('responses', 0)
+            ->assertJsonPath('responsesMissing', 40)
+            ->assertJsonPath('untouched', ['Ridges', 'Water'])
+            ->assertJsonPath('outlook', null)
+            ->assertJsonPath('outlooks', [])
+            ->assertJsonPath('topics.0.share', null)
+            ->assertJsonPath('topics.0.seen', 0)
+            ->assertJsonPath('topics.0.weight', 60)
+            ->assertJsonPath('trend', [])
+            ->assertJsonPath('days', [])
+            ->assertJsonPath('sittings', 0);
+    }
+
+    public function test_what_is_counted_is_what_the_outcomes_say(): void
+    {
+        $this->sit('rrrrrmmmbrmr');
+        $progress = $this->progress()->assertJsonPath('sittings', 1)->assertJsonPath('totalMs', 240_000);
+        $rows = DB::table('outcomes')->join('topics', 'topics.id', '=', 'outcomes.topic_id')->get();
+        foreach ($progress->json('topics') as $topic) {
+            $of = $rows->filter(fn (object $row): bool => str_starts_with($row->code, $topic['code']));
+            self::assertSame(
+                [count($of), $of->where('outcome', 'right')->count()],
+                [$topic['seen'], $topic['right']],
+            );
+            foreach ($topic['parts'] as $part) {
+                self::assertSame($rows->where('code', $part['code'])->count(), $part['seen']);
+                self::assertSame(4, $part['all']);
+            }
+            // Points at stake: the weight times what is missing to five hundredths above the cut.
+            if ($topic['responses'] < 5) {
+                self::assertSame([null, null], [$topic['share'], $topic['stake']]);
+
+                continue;
+            }
+            self::assertEqualsWithDelta($topic['weight'] * max(0, 0.7 - $topic['share']), $topic['stake'], 1e-9);
+            self::assertTrue($topic['low'] <= $topic['share'] && $topic['share'] <= $topic['high']);
+        }
+        // Seven of eleven that were answered.
+        $trend = $progress->json('trend.0');
+        self::assertSame(['timed', 11, null], [$trend['mode'], $trend['n'], $trend['line']]);
+        self::assertEqualsWithDelta(7 / 11, $trend['share'], 1e-9);
+        $month = $progress->json('months.0');
+        self::assertSame(['2026-01', 11], [$month['month'], $month['n']]);
+        self::assertEqualsWithDelta(0.95 - 7 / 11, $month['off'], 1e-9);
+        self::assertSame([['date' => '2026-01-05', 'ms' => 240_000, 'answered' => 11]], $progress->json('days'));
+        self::assertSame(28, $progress->json('responsesMissing'));
+    }
+
+    public function test_it_is_worked_out_anew_when_the_evidence_or_the_day_has_changed_and_only_then(): void
+    {
+        $made = fn (): array => (array) DB::table('kept_estimates')->where('user_id', $this->user->id)->first(
+            ['made_ms', 'made_of', 'evidence'],
+        );
+        $this->sit('rrmm');
+        $this->progress();
+        $first = $made();
+        self::assertSame($first['evidence'], $first['made_of']);
+        $this->travel(5)->minutes();
+        $this->progress();
+        $this->getJson('/api/exams/small-hills/mastery')->assertOk();
+        self::assertSame($first, $made());
+
+        $this->sit('rr', 'untimed');
+        self::assertGreaterThan($made()['made_of'], $made()['evidence']);
+        $this->progress()->assertJsonCount(2, 'trend');
+        self::assertGreaterThan($first['made_ms'], $made()['made_ms']);
+
+        // Answers age over night.
+        $second = $made();
+        $this->travel(1)->days();
+        $this->progress();
+        self::assertGreaterThan($second['made_ms'], $made()['made_ms']);
+
+        // What changes while it is worked out makes it old at once.
+        DB::table('kept_estimates')->increment('evidence');
+        $third = $made();
+        $this->travel(1)->minutes();
+        $this->progress();
+        self::assertGreaterThan($third['made_ms'], $made()['made_ms']);
+
+        // What cannot be read any more is made again.
+        DB::table('kept_estimates')->update(['estimates' => '{"stands":7}']);
+        $this->progress()->assertJsonCount(2, 'trend');
+    }
+
+    public function test_whoever_has_very_many_answers_waits_for_nothing(): void
+    {
+        $this->sit('rrmm');
+        $this->progress();
+        $kept = json_decode((string) DB::table('kept_estimates')->value('estimates'), true);
+        $kept['stands']['responses'] = 3000;
+        DB::table('kept_estimates')->update(['estimates' => json_encode($kept)]);
+        $this->sit('rr', 'untimed');
+        // Told as it was kept, and renewed once the answer has gone out.
+        $this->progress()->assertJsonPath('responses', 3000)->assertJsonCount(1, 'trend');
+        $this->app?->terminate();
+        $this->progress()->assertJsonCount(2, 'trend');
+    }
+
+    public function test_an_outlook_is_told_on_enough_evidence_and_its_course_is_kept(): void
+    {
+        foreach (['rrrrmmmmmmmm', 'rrrrrmmmmmmm', 'rrrrrrrmmmmm'] as $letters) {
+            $this->sit($letters);
+            $this->progress()->assertJsonPath('outlook', null);
+            // A month later the same questions say something new.
+            $this->travel(31)->days();
+        }
+        $this->sit('rrrrrrrrrrrm');
+        $progress = $this->progress()->assertJsonPath('responsesMissing', 0)->json();
+        $outlook = $progress['outlook'];
+        self::assertTrue($outlook['low'] <= $outlook['chance'] && $outlook['chance'] <= $outlook['high']);
+        // 60 questions for an exam of which nobody has said how long it is; 65 % of them pass.
+        self::assertSame([60, 39], [$outlook['questions'], $outlook['needed']]);
+        $shares = array_column($progress['topics'], 'share', 'code');
+        self::assertEqualsWithDelta(36 * $shares['ridge'] + 24 * $shares['water'], $outlook['expected'], 1e-9);
+        foreach ($progress['topics'] as $topic) {
+            self::assertSame($topic['share'] >= 0.7, $topic['lever'] === 0);
+        }
+        self::assertCount(1, $progress['outlooks']);
+
+        $this->travel(31)->days();
+        $this->sit('rrrrrrrrrrrr');
+        $later = $this->progress()->json();
+        self::assertGreaterThan($outlook['chance'], $later['outlook']['chance']);
+        self::assertSame(['2026-04-08', '2026-05-09'], array_column($later['outlooks'], 'date'));
+        self::assertEqualsWithDelta($later['outlook']['chance'], $later['outlooks'][1]['chance'], 1e-12);
+    }
+
+    public function test_a_recount_names_an_estimate_that_was_tampered_with(): void
+    {
+        $this->sit('rrmm');
+        $this->progress();
+        $recount = fn (): int => Artisan::call('recount', ['--user' => $this->user->email]);
+        self::assertSame(0, $recount());
+        self::assertStringContainsString('Estimates recomputed: 1.', Artisan::output());
+        DB::table('kept_estimates')->update(['estimates' => DB::raw("replace(estimates, '\"n\":4', '\"n\":5')")]);
+        self::assertSame(1, $recount());
+        self::assertStringContainsString('estimates are not what the answers come to', Artisan::output());
+        // What is of before is not held against what is now.
+        DB::table('kept_estimates')->increment('evidence');
+        self::assertSame(0, $recount());
+        app(KeptEstimates::class)->renew($this->exam(), $this->user);
+        self::assertSame(0, $recount());
+    }
+
+    public function test_nobody_sees_where_others_stand(): void
+    {
+        $this->sit('rrmm');
+        $this->progress()->assertJsonPath('sittings', 1);
+        $this->flushSession();
+        $this->actingAs($this->candidate());
+        $this->progress()->assertJsonPath('sittings', 0)->assertJsonPath('responses', 0);
+    }
+}
