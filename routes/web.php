@@ -65,6 +65,7 @@ Route::prefix('api')->group(function (): void {
 
         Route::get('exams', [TodayController::class, 'exams']);
         Route::get('exams/{exam}/today', [TodayController::class, 'show']);
+        Route::put('exams/{exam}/enrolment', [TodayController::class, 'enrol']);
         Route::post('exams/{exam}/quick-starts', [TodayController::class, 'begin']);
         Route::get('exams/{exam}/mastery', [MasteryController::class, 'show']);
         Route::get('exams/{exam}/progress', [ProgressController::class, 'show']);

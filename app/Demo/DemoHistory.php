@@ -13,6 +13,7 @@ use App\Assembly\TestItem;
 use App\Assembly\TestItems;
 use App\Http\Refusal;
 use App\Progress\KeptEstimates;
+use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Question\QuestionVersion;
 use App\Question\Syllabus;
@@ -47,7 +48,7 @@ use Uplandia\Core\Sitting\Sureness;
  * @phpstan-type Last array{paper?: string, questions?: int, ability?: float, fades?: float, slower?: float}
  * @phpstan-type Story array{
  *     days: int, sittings: int, questions: int, ability: float, growth: float, bias: float, leaves_open?: bool,
- *     timed_from?: float, last?: Last
+ *     timed_from?: float, last?: Last, exam_in?: int
  * }
  */
 final readonly class DemoHistory
@@ -118,6 +119,15 @@ final readonly class DemoHistory
             }
         } finally {
             Carbon::setTestNow();
+        }
+
+        if (isset($story['exam_in'])) {
+            Enrolment::keep(
+                user: $user->id,
+                exam: $exam->id,
+                examDate: $today->copy()->addDays($story['exam_in'])->toDateString(),
+                timeZone: 'UTC',
+            );
         }
 
         return Sitting::query()->where('user_id', $user->id)->count();

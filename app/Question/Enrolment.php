@@ -30,6 +30,34 @@ final readonly class Enrolment
         return new self($date === null ? null : Moment::day(Moment::of($date), 'UTC'), $row->time_zone ?? 'UTC');
     }
 
+    /**
+     * @param  string|null  $examDate  such as 2026-05-31; null: none is set
+     * @param  string  $timeZone  such as Europe/Oslo
+     */
+    public static function keep(int $user, int $exam, ?string $examDate, string $timeZone): void
+    {
+        DB::table('enrolments')->upsert(
+            ['user_id' => $user, 'exam_id' => $exam, 'exam_date' => $examDate, 'time_zone' => $timeZone],
+            ['user_id', 'exam_id'],
+            ['exam_date', 'time_zone'],
+        );
+    }
+
+    /** @return string|null such as 2026-05-31 */
+    public function examDate(): ?string
+    {
+        return $this->examDay === null ? null : gmdate('Y-m-d', $this->examDay * 86_400);
+    }
+
+    /**
+     * @param  int  $now  Unix milliseconds
+     * @return int|null 0: it is today; negative: it is over; null: no date is set
+     */
+    public function daysToGo(int $now): ?int
+    {
+        return $this->examDay === null ? null : $this->examDay - $this->dayOf($now);
+    }
+
     public function dayOf(int $ms): int
     {
         return Moment::day($ms, $this->timeZone);

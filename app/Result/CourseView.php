@@ -33,7 +33,7 @@ final readonly class CourseView
             OA\Property(
                 type: 'array',
                 items: new OA\Items(type: 'number', nullable: true),
-                description: 'Mean credit of each quarter of the test, 0 to 1; null: nothing of it is reached and marked.',
+                description: 'Mean credit of each quarter of the test, 0 to 1; null: nothing is marked. None of an adaptive test.',
             ),
         ]
         public array $quarters,
@@ -41,14 +41,15 @@ final readonly class CourseView
     ) {
     }
 
-    public static function of(Course $course, Timing $timing): self
+    /** @param  bool  $shares  whether shares say anything: an adaptive test asks more of whoever knows more */
+    public static function of(Course $course, Timing $timing, bool $shares): self
     {
         return new self(
             legs: array_map(LegView::of(...), $course->legs),
             aheadMs: $course->ahead(),
             slowest: $timing->slowest,
-            quarters: $timing->quarters,
-            fades: $timing->fades(),
+            quarters: $shares ? $timing->quarters : [],
+            fades: $shares && $timing->fades(),
         );
     }
 }

@@ -133,7 +133,7 @@ final readonly class ResultReader
     {
         $course = Course::of($results, $this->pace->of($sitting, $marks));
 
-        return CourseView::of($course, Timing::of($results));
+        return CourseView::of($course, Timing::of($results), shares: $sitting->test->adaptive === null);
     }
 
     /** @param  list<QuestionResult>  $results */

@@ -6,8 +6,13 @@ namespace App\Today;
 
 use App\Account\User;
 use App\Assembly\Bank;
+use App\Clock\Moment;
 use App\Http\Contract\Get;
 use App\Http\Contract\Post;
+use App\Http\Contract\Put;
+use App\Progress\KeptEstimates;
+use App\Progress\OutlookView;
+use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Sitting\BuiltView;
 use App\Sitting\Closing;
@@ -16,6 +21,8 @@ use App\Sitting\Stage;
 use Brick\Math\BigRational;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Psr\Clock\ClockInterface;
 use Uplandia\Core\Shown;
 
 final class TodayController
@@ -28,6 +35,9 @@ final class TodayController
         private readonly Closing $closing,
         private readonly Bank $bank,
         private readonly QuickStarts $quick,
+        private readonly KeptEstimates $kept,
+        private readonly NextSteps $steps,
+        private readonly ClockInterface $clock,
     ) {
     }
 
@@ -51,6 +61,10 @@ final class TodayController
         $past = $sittings()->where('status', Stage::HandedIn)->latest('ended_ms')->limit(self::RESULTS)->get();
 
         $counts = $this->bank->counts($exam, $user);
+        $quick = $this->quick->of($exam, $user, $counts);
+        $enrolment = Enrolment::of($user->id, $exam->id);
+        $toGo = $enrolment->daysToGo(Moment::now($this->clock));
+        $kept = $this->kept->of($exam, $user);
 
         return new JsonResponse(
             new TodayView(
@@ -59,9 +73,13 @@ final class TodayController
                 summary: $exam->summary,
                 exams: $this->links(),
                 counts: $counts,
-                quick: $this->quick->of($exam, $user, $counts),
+                quick: $quick,
                 open: array_map($this->open(...), array_values($open->all())),
                 past: array_map($this->past(...), array_values($past->all())),
+                examDate: $enrolment->examDate(),
+                daysToGo: $toGo,
+                outlook: OutlookView::of($kept['stands']['outlook']),
+                steps: $this->steps->of(exam: $exam, user: $user, kept: $kept, quick: $quick, daysToGo: $toGo),
             ),
         );
     }
@@ -80,6 +98,20 @@ final class TodayController
         $start = QuickStart::from($request->string('start')->value());
 
         return new JsonResponse(new BuiltView($this->quick->begin($exam, $user, $start)->id), 201);
+    }
+
+    #[Put('/api/exams/{exam}/enrolment', 'Say when the exam is', takes: EnrolmentRequest::class)]
+    public function enrol(EnrolmentRequest $request, Exam $exam, #[CurrentUser] User $user): Response
+    {
+        $date = $request->input('examDate');
+        Enrolment::keep(
+            user: $user->id,
+            exam: $exam->id,
+            examDate: is_string($date) ? $date : null,
+            timeZone: $request->string('timeZone')->value(),
+        );
+
+        return response()->noContent();
     }
 
     private function open(Sitting $sitting): OpenSittingView

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Today;
 
 use App\Assembly\CountsView;
+use App\Progress\OutlookView;
 use OpenApi\Attributes as OA;
 
 /** The first screen: where to go on, and where one stands. */
@@ -15,6 +16,7 @@ final readonly class TodayView
      * @param  list<ExamLinkView>  $exams
      * @param  list<OpenSittingView>  $open
      * @param  list<PastSittingView>  $past
+     * @param  list<StepView>  $steps
      */
     public function __construct(
         #[OA\Property] public string $exam,
@@ -39,6 +41,19 @@ final readonly class TodayView
             ),
         ]
         public array $past,
+        #[OA\Property(format: 'date', nullable: true, description: 'Of the exam.')] public ?string $examDate,
+        #[OA\Property(nullable: true, description: 'Until the exam; 0 today, negative when it is over.')]
+        public ?int $daysToGo,
+        #[OA\Property(ref: OutlookView::class, nullable: true, description: 'Null: too little evidence.')]
+        public ?OutlookView $outlook,
+        #[
+            OA\Property(
+                type: 'array',
+                items: new OA\Items(ref: StepView::class),
+                description: 'At most three, the most useful first.',
+            ),
+        ]
+        public array $steps,
     ) {
     }
 }

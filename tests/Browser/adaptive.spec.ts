@@ -46,7 +46,7 @@ test('a test that adapts: one question at a time, never back, and a range at the
   }
   await expect(page.getByText('It ended by itself, for it could tell.')).toBeVisible();
   await expect(page.getByText('All that is likely lies below the cut of 65 %.')).toBeVisible();
-  await expect(page.getByText(/between \d+ % and \d+ %/)).toBeVisible();
+  await expect(page.getByText(/between \d+\s% and \d+\s%/)).toBeVisible();
   await expect(page.getByRole('heading', { name: 'By topic' })).toHaveCount(0);
   await expectAccessible(page);
   await page.getByRole('link', { name: 'Another that adapts' }).click();

@@ -49,3 +49,29 @@ for (const [size, width, height] of [
     }
   });
 }
+
+test('the date of the exam is set in one step, and what helps most begins with one click', async ({ page }) => {
+  await signInAs(page, 'Noor Selwick');
+  const inDays = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+  await page.getByRole('button', { name: 'When is your exam?' }).click();
+  await page.getByLabel('Day of the exam').fill(inDays(30));
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('30 days to the exam')).toBeVisible();
+  await page.getByRole('button', { name: 'Change the date' }).click();
+  await page.getByLabel('Day of the exam').fill(inDays(1));
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('The exam is tomorrow')).toBeVisible();
+  await expectAccessible(page);
+  await page.reload();
+  await page.getByRole('button', { name: 'Change the date' }).click();
+  await page.getByLabel('Day of the exam').fill('');
+  await page.getByRole('button', { name: 'No date' }).click();
+  await expect(page.getByRole('button', { name: 'When is your exam?' })).toBeVisible();
+  const steps = page.getByRole('region', { name: 'What helps most now' }).getByRole('listitem');
+  expect(await steps.count()).toBeGreaterThanOrEqual(2);
+  await steps
+    .getByRole('button', { name: /^Begin: / })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: /^Question 1 of/ })).toBeVisible();
+});

@@ -1,5 +1,14 @@
 import { expect, test, type Page } from '@playwright/test';
-import { begin, choose, expectAccessible, expectNoSidewaysScroll, expectRoomForFingers, of, signInAs } from './ways';
+import {
+  begin,
+  choose,
+  dropOpenTests,
+  expectAccessible,
+  expectNoSidewaysScroll,
+  expectRoomForFingers,
+  of,
+  signInAs,
+} from './ways';
 
 const SIZES = { desk: { width: 1280, height: 800 }, phone: { width: 360, height: 740 } };
 
@@ -115,6 +124,7 @@ test.describe('by touch', () => {
   test('a finger sits a test, stars a question, and has what went wrong once more, on paper', async ({ page }) => {
     await signInAs(page, 'Wren Ashlock');
     await of(page, 'refuge-warden');
+    await dropOpenTests(page, 'refuge-warden');
     await page.goto('/ready');
     await page.getByRole('button', { name: 'Begin Fire' }).tap();
     await page.getByRole('link', { name: 'Begin' }).tap();
@@ -158,6 +168,7 @@ test.describe('by touch', () => {
 test('a test on paper: booklet, sheet and key are printed, and its answers typed in by keyboard', async ({ page }) => {
   await signInAs(page, 'Petra Quill');
   await of(page, 'upland-guide');
+  await dropOpenTests(page, 'upland-guide');
   await page.goto('/ready');
   await page.getByRole('button', { name: /^Craft 16/ }).click();
   await page.getByRole('link', { name: 'Print it' }).click();

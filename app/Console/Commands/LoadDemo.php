@@ -66,7 +66,7 @@ final class LoadDemo extends Command
         /**
          * @var list<array{
          *     key: string, name: string, about: string, role?: string, extra_time?: string,
-         *     story?: array{days: int, sittings: int, questions: int, ability: float, growth: float, bias: float}
+         *     story?: Story
          * }> $people
          */
         $people = Yaml::parseFile(database_path('demo/people.yaml'));

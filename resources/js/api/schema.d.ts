@@ -1103,6 +1103,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/enrolment": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say when the exam is */
+        put: operations["sayWhenTheExamIs"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1377,7 +1394,7 @@ export interface components {
             aheadMs: number | null;
             /** @description Positions of the five longest on screen, longest first. */
             slowest: number[];
-            /** @description Mean credit of each quarter of the test, 0 to 1; null: nothing of it is reached and marked. */
+            /** @description Mean credit of each quarter of the test, 0 to 1; null: nothing is marked. None of an adaptive test. */
             quarters: (number | null)[];
             /** @description The last quarter lies clearly below the first. */
             fades: boolean;
@@ -1425,6 +1442,15 @@ export interface components {
             at: number;
             /** @enum {string} */
             outcome: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending";
+        };
+        EnrolmentWanted: {
+            /**
+             * Format: date
+             * @description When the exam is, and in which time zone the candidate's days begin.
+             */
+            examDate: string | null;
+            /** @description Such as Europe/Oslo. */
+            timeZone: string;
         };
         /** @description What the real exam is. */
         Exam: {
@@ -1814,6 +1840,15 @@ export interface components {
             questions: components["schemas"]["Question"][];
             units: components["schemas"]["Unit"][];
             state: components["schemas"]["SittingState"];
+        };
+        /** @description One thing to do next, and why. */
+        NextStep: {
+            /** @enum {string} */
+            kind: "begin" | "due" | "weak_spots" | "read" | "went_wrong" | "rehearse";
+            sentence: string;
+            reason: string;
+            /** @description The section of the handbook to read. */
+            section: string | null;
         };
         Note: {
             /** @description Empty: there is to be none. */
@@ -2633,6 +2668,16 @@ export interface components {
             open: components["schemas"]["OpenSittingLine"][];
             /** @description The latest ten results. */
             past: components["schemas"]["PastSitting"][];
+            /**
+             * Format: date
+             * @description Of the exam.
+             */
+            examDate: string | null;
+            /** @description Until the exam; 0 today, negative when it is over. */
+            daysToGo: number | null;
+            outlook: components["schemas"]["Outlook"] | null;
+            /** @description At most three, the most useful first. */
+            steps: components["schemas"]["NextStep"][];
         };
         TopicCounts: {
             code: string;
@@ -5208,6 +5253,39 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Built"];
                 };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayWhenTheExamIs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EnrolmentWanted"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description It could not be done; the message says why. */
             default: {

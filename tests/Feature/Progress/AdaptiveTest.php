@@ -86,6 +86,12 @@ final class AdaptiveTest extends TestCase
             ->assertJsonPath('opening', 'All that is likely lies above the cut of 65 %.')
             ->assertJsonPath('tally.shareOfAll', null)
             ->assertJsonPath('breakdowns', [])
+            ->assertJsonPath('course.quarters', [])
+            ->assertJsonPath('course.fades', false)
+            ->assertJsonPath('next', null)
+            ->assertJsonPath('place.cohort', null)
+            ->assertJsonPath('place.attempts', [])
+            ->assertJsonPath('share', null)
             ->assertJsonPath('facts', [])
             ->assertJsonPath('same', false)
             ->assertJsonPath('scaled', null);

@@ -50,7 +50,7 @@ export function TimeCourse({ result }: { result: View<'Result'> }) {
           </Figure>
         )}
         <div className="grid gap-4">
-          {questions.length >= FEW && (
+          {questions.length >= FEW && course.quarters.length > 0 && (
             <Figure title="Right, by quarter of the test">
               <Quarters course={course} />
             </Figure>

@@ -11,9 +11,11 @@ import { Figure } from '../../ui/Figure';
 import { Loading } from '../../ui/Loading';
 import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
-import { count, dayTime, MODES, wholePercent } from '../../ui/words';
+import { count, dayTime, MODES, percent, wholePercent } from '../../ui/words';
 import { OnThisDevice } from '../sitting/packs/OnThisDevice';
+import { ExamDate } from './ExamDate';
 import { QuickStarts } from './QuickStarts';
+import { Steps } from './Steps';
 import { useExam } from './useExam';
 
 export function Component() {
@@ -31,15 +33,24 @@ function Today({ exam, onExam }: { exam: string; onExam: (slug: string) => void 
   const page = useQuery(today(exam));
   if (page.isPending) return <Loading what="Looking up where you are" />;
   if (page.isError) return <Away error={page.error} retry={() => void page.refetch()} />;
-  const { examName, summary, counts, open, past, exams } = page.data;
-  const again = counts.missed + counts.partly + counts.leftBlank;
+  const { examName, summary, counts, open, past, exams, outlook, steps } = page.data;
+  const begun = open.find((line) => line.begun);
   return (
     <div className="grid gap-8">
       <div className="flex flex-wrap items-end justify-between gap-4">
         <div className="max-w-2xl">
           <p className="text-base-content/75">Good to see you, {who.data?.user?.name}.</p>
           <h1 className="text-2xl font-bold">{examName}</h1>
-          <p className="mt-1">{summary}</p>
+          {counts.new === counts.all && <p className="mt-1">{summary}</p>}
+          <ExamDate today={page.data} />
+          {outlook && (
+            <p>
+              <Link to="/progress" className="text-primary underline underline-offset-4">
+                Pass outlook
+              </Link>
+              : <strong>{percent(outlook.chance)}</strong> ({percent(outlook.low)} to {percent(outlook.high)})
+            </p>
+          )}
         </div>
         {exams.length > 1 && (
           <div className="w-64">
@@ -55,7 +66,8 @@ function Today({ exam, onExam }: { exam: string; onExam: (slug: string) => void 
       </div>
 
       <OnThisDevice owner={who.data?.user?.email ?? ''} />
-      <NextStep begun={open.find((line) => line.begun)} counts={counts} again={again} />
+      {begun && <GoOn begun={begun} />}
+      <Steps exam={exam} steps={steps} calm={begun !== undefined} />
       <QuickStarts exam={exam} quick={page.data.quick} />
 
       <div className="grid items-start gap-8 lg:grid-cols-[3fr_2fr]">
@@ -89,50 +101,20 @@ function Away({ error, retry }: { error: Error; retry: () => void }) {
   );
 }
 
-/** The one thing to do next: go on, go over what went wrong, or begin. */
-function NextStep({
-  begun,
-  counts,
-  again,
-}: {
-  begun: View<'OpenSittingLine'> | undefined;
-  counts: View<'Counts'>;
-  again: number;
-}) {
-  if (begun) {
-    return (
-      <section className="grid gap-4 rounded-box border-2 border-primary bg-base-100 p-5 sm:flex sm:items-center">
-        <div className="flex-1">
-          <h2 className="text-lg font-bold">You are in the middle of a test</h2>
-          <p>
-            {begun.title}. {begun.answered} of {begun.questions} answered
-            {begun.touchedAt ? `, last on ${dayTime(begun.touchedAt)}` : ''}. Every answer is kept.
-          </p>
-        </div>
-        <ButtonLink weight="main" to={`/sit/${begun.id}`}>
-          Go on
-        </ButtonLink>
-      </section>
-    );
-  }
-  const fresh = counts.new === counts.all;
+/** Nothing comes before what is half done. */
+function GoOn({ begun }: { begun: View<'OpenSittingLine'> }) {
   return (
     <section className="grid gap-4 rounded-box border-2 border-primary bg-base-100 p-5 sm:flex sm:items-center">
       <div className="flex-1">
-        <h2 className="text-lg font-bold">{fresh ? 'Begin with a short test' : 'What next?'}</h2>
+        <h2 className="text-lg font-bold">You are in the middle of a test</h2>
         <p>
-          {fresh
-            ? 'Ten questions in tutor mode show you the answer and the reason after each one.'
-            : again > 0
-              ? `${count(again, 'question')} did not go right last time. ${count(counts.new, 'question')} ${counts.new === 1 ? 'is' : 'are'} new to you.`
-              : `${count(counts.new, 'question')} ${counts.new === 1 ? 'is' : 'are'} new to you.`}
+          {begun.title}. {begun.answered} of {begun.questions} answered
+          {begun.touchedAt ? `, last on ${dayTime(begun.touchedAt)}` : ''}. Every answer is kept.
         </p>
       </div>
-      <div className="flex flex-wrap gap-3">
-        <ButtonLink weight="main" to="/build">
-          Build a test
-        </ButtonLink>
-      </div>
+      <ButtonLink weight="main" to={`/sit/${begun.id}`}>
+        Go on
+      </ButtonLink>
     </section>
   );
 }

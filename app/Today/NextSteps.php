@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Today;
+
+use App\Account\User;
+use App\Clock\Moment;
+use App\Handbook\HandbookSection;
+use App\Progress\KeptEstimates;
+use App\Progress\Standing;
+use App\Question\Exam;
+use App\Question\Syllabus;
+use App\Sitting\Stage;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+
+/**
+ * The shortest list of what to do next, each with its reason: what is due, what costs most, what to read for it.
+ *
+ * @phpstan-import-type Kept from KeptEstimates
+ * @phpstan-import-type TopicStands from Standing
+ */
+final readonly class NextSteps
+{
+    private const MOST = 3;
+
+    /** Gaps that are looked at for what to read. */
+    private const GAPS = 100;
+
+    /** In the last weeks before an exam it is rehearsed. */
+    private const REHEARSE_WITHIN = 21;
+
+    public function __construct(private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @param  Kept  $kept
+     * @param  int|null  $daysToGo  null: no date is set
+     * @return list<StepView> the most useful first
+     */
+    public function of(Exam $exam, User $user, array $kept, QuickView $quick, ?int $daysToGo): array
+    {
+        $steps = [];
+        if ($quick->due > 0) {
+            $steps[] = new StepView(
+                kind: StepKind::Due,
+                sentence: self::count($quick->due, 'question is due', 'questions are due').' to revisit',
+                reason: 'They come back just before they would be forgotten.',
+            );
+        }
+        $stands = $kept['stands'];
+        $syllabus = Syllabus::of($exam);
+        $dearest = self::dearest($stands['topics']);
+        if ($dearest !== null) {
+            $steps[] = new StepView(
+                kind: StepKind::WeakSpots,
+                sentence: "{$syllabus->named($dearest['code'])->name} first, in a test of your weak spots",
+                reason: sprintf('It is worth %.1F points of the exam.', $dearest['stake']),
+            );
+            $steps = [...$steps, ...$this->reading($exam, $user, $dearest['code'])];
+        }
+        if ($daysToGo !== null && $daysToGo >= 2 && $daysToGo <= self::REHEARSE_WITHIN && $quick->rehearsal > 0
+            && ! $this->rehearsed($exam, $user)) {
+            array_unshift($steps, new StepView(
+                kind: StepKind::Rehearse,
+                sentence: 'Rehearse the whole exam',
+                reason: self::count($daysToGo, 'day is', 'days are').
+                    ' left, and none was rehearsed in the last seven.',
+            ));
+        }
+        if ($stands['responsesMissing'] > 0) {
+            $steps[] = new StepView(
+                kind: StepKind::Begin,
+                sentence: 'Ten questions that are new to you',
+                reason: $stands['responses'] === 0
+                    ? 'You see the answer and the reason after each one.'
+                    : self::count($stands['responsesMissing'], 'more answer', 'more answers').
+                        ' until a pass outlook can be told.',
+            );
+        }
+        if ($quick->missed > 0) {
+            $steps[] = new StepView(
+                kind: StepKind::WentWrong,
+                sentence: 'Go over what went wrong last time',
+                reason: self::count($quick->missed, 'question', 'questions').', twenty at a time.',
+            );
+        }
+        if ($stands['responsesMissing'] === 0 && count($steps) < self::MOST) {
+            $steps[] = new StepView(
+                kind: StepKind::Begin,
+                sentence: 'Ten questions that are new to you',
+                reason: 'What was never met is what surprises.',
+            );
+        }
+
+        return array_slice($steps, 0, self::MOST);
+    }
+
+    /**
+     * @param  list<TopicStands>  $topics
+     * @return TopicStands|null
+     */
+    private static function dearest(array $topics): ?array
+    {
+        $dearest = null;
+        foreach ($topics as $topic) {
+            if ($topic['stake'] !== null && $topic['stake'] > ($dearest['stake'] ?? 0.0)) {
+                $dearest = $topic;
+            }
+        }
+
+        return $dearest;
+    }
+
+    /** @return list<StepView> the section that most open gaps of a topic refer to; none: there are no gaps */
+    private function reading(Exam $exam, User $user, string $topic): array
+    {
+        $syllabus = Syllabus::of($exam);
+        $top = $syllabus->named($topic);
+        $topics = array_column([$top, ...$syllabus->under($top)], 'id');
+        $rows = DB::table('standings')
+            ->join('questions', 'questions.id', '=', 'standings.question_id')
+            ->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
+            ->where('standings.user_id', $user->id)
+            ->where('standings.exam_id', $exam->id)
+            ->whereIn('standings.topic_id', $topics)
+            ->where('gap_open', true)
+            ->limit(self::GAPS)
+            ->pluck('withheld');
+        $counts = [];
+        foreach ($rows as $withheld) {
+            $references = json_decode(is_string($withheld) ? $withheld : '', true)['references'] ?? [];
+            foreach (array_filter((array) $references, is_string(...)) as $code) {
+                $counts[$code] = ($counts[$code] ?? 0) + 1;
+            }
+        }
+        arsort($counts);
+        $code = array_key_first($counts);
+        $section = $code === null
+            ? null
+            : HandbookSection::query()->where('exam_id', $exam->id)->where('code', $code)->first(['code', 'title']);
+
+        return $section === null
+            ? []
+            : [
+                new StepView(
+                    kind: StepKind::Read,
+                    sentence: "Read “{$section->title}”",
+                    reason: self::count($counts[$code], 'open gap', 'open gaps')." of {$top->name} ".
+                        ($counts[$code] === 1 ? 'refers' : 'refer').' to it.',
+                    section: $section->code,
+                ),
+            ];
+    }
+
+    private function rehearsed(Exam $exam, User $user): bool
+    {
+        return DB::table('sittings')
+            ->join('tests', 'tests.id', '=', 'sittings.test_id')
+            ->where('sittings.user_id', $user->id)
+            ->where('sittings.exam_id', $exam->id)
+            ->where('sittings.status', Stage::HandedIn->value)
+            ->where('sittings.ended_ms', '>', Moment::now($this->clock) - 7 * Moment::MS_PER_DAY)
+            ->where('tests.of_exam', true)
+            ->whereNull('tests.section')
+            ->whereNull('sittings.deleted_at')
+            ->exists();
+    }
+
+    private static function count(int $n, string $one, string $many): string
+    {
+        return "{$n} ".($n === 1 ? $one : $many);
+    }
+}
