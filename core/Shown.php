@@ -34,6 +34,12 @@ final class Shown
         return (string) $percent->toScale(1, $share->isLessThan($cut) ? RoundingMode::DOWN : RoundingMode::UP);
     }
 
+    /** How many there are of something, in words. Example: 1, "mark", "marks" → "1 mark". */
+    public static function count(int $n, string $one, string $many): string
+    {
+        return "{$n} ".($n === 1 ? $one : $many);
+    }
+
     /** A share as a percentage with at most two places. Example: 2/3 → "66.67". */
     public static function percent(BigRational $share): string
     {

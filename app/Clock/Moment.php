@@ -31,4 +31,14 @@ final class Moment
 
         return intdiv($ms + 1000 * $local->getOffset(), self::MS_PER_DAY);
     }
+
+    /**
+     * The date of a day. Example: 20454 → "2026-01-01".
+     *
+     * @param  int  $day  from the first of January 1970
+     */
+    public static function date(int $day): string
+    {
+        return gmdate('Y-m-d', intdiv($day * self::MS_PER_DAY, 1000));
+    }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Cohort;
 
-use App\Account\Role;
 use App\Result\AttemptView;
 use App\Result\CohortPlaceView;
 use App\Result\Compares;
@@ -54,8 +53,7 @@ final readonly class Comparison implements Compares
         if ($sitting->test->user_id !== null && ! $whole) {
             return null;
         }
-        $others = $this->others($sitting)->where('sittings.test_id', $sitting->test_id)->get();
-        [$cohort, $people] = self::read($others->all());
+        [$cohort, $people] = self::read($this->others($sitting)->where('sittings.test_id', $sitting->test_id));
         $ofExam = $whole && ! $cohort->mayBeShown();
         if ($ofExam) {
             [$cohort, $people] = self::read(
@@ -63,9 +61,7 @@ final readonly class Comparison implements Compares
                     ->join('tests', 'tests.id', '=', 'sittings.test_id')
                     ->where('sittings.exam_id', $sitting->exam_id)
                     ->where('tests.of_exam', true)
-                    ->whereNull('tests.section')
-                    ->get()
-                    ->all(),
+                    ->whereNull('tests.section'),
             );
         }
         $shown = $cohort->mayBeShown();
@@ -86,19 +82,11 @@ final readonly class Comparison implements Compares
 
     private function others(Sitting $sitting): Builder
     {
-        return DB::table('sittings')
-            ->join('users', 'users.id', '=', 'sittings.user_id')
+        return Candidates::only(DB::table('sittings'), $sitting->exam_id, 'sittings.user_id')
             ->where('sittings.user_id', '!=', $sitting->user_id)
             ->where('sittings.status', Stage::HandedIn->value)
             ->whereNull('sittings.deleted_at')
             ->whereNotNull('sittings.share')
-            ->where('users.role', Role::Candidate->value)
-            ->whereNotExists(
-                fn ($roles) => $roles
-                    ->from('exam_roles')
-                    ->where('exam_roles.exam_id', $sitting->exam_id)
-                    ->whereColumn('exam_roles.user_id', 'sittings.user_id'),
-            )
             ->select([
                 'sittings.user_id',
                 'sittings.ended_ms',
@@ -108,24 +96,19 @@ final readonly class Comparison implements Compares
             ]);
     }
 
-    /**
-     * @param  array<array-key, mixed>  $rows
-     * @return array{Cohort, int} and how many people have sat it, whether they answered enough or not
-     */
-    private static function read(array $rows): array
+    /** @return array{Cohort, int} and how many people have sat it, whether they answered enough or not */
+    private static function read(Builder $others): array
     {
-        $rows = array_filter($rows, fn (mixed $row): bool => $row instanceof stdClass);
-        $sat = array_map(
+        $sat = $others->get()->map(
             fn (stdClass $row): ComparedSitting => new ComparedSitting(
                 candidate: (int) $row->user_id,
                 at: (int) $row->ended_ms,
                 score: (float) $row->share,
                 answered: (int) $row->answered / max(1, (int) $row->questions),
             ),
-            $rows,
         );
 
-        return [Cohort::of($sat), count(array_unique(array_column($sat, 'candidate')))];
+        return [Cohort::of($sat), $sat->pluck('candidate')->unique()->count()];
     }
 
     private function questions(Sitting $sitting): ?SameQuestionsView

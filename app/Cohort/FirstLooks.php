@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Cohort;
 
-use App\Account\Role;
 use App\Question\Exam;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Mode;
@@ -21,21 +20,13 @@ final class FirstLooks
      */
     public function of(Exam $exam): iterable
     {
-        $rows = DB::table('outcomes')
+        $rows = Candidates::only(DB::table('outcomes'), $exam->id, 'outcomes.user_id')
             ->join('sittings', 'sittings.id', '=', 'outcomes.sitting_id')
-            ->join('users', 'users.id', '=', 'outcomes.user_id')
             ->join('question_versions', 'question_versions.id', '=', 'outcomes.version_id')
             ->where('outcomes.exam_id', $exam->id)
             ->where('outcomes.counts', true)
             ->where('outcomes.first_look', true)
             ->where('sittings.mode', Mode::Timed->value)
-            ->where('users.role', Role::Candidate->value)
-            ->whereNotExists(
-                fn ($roles) => $roles
-                    ->from('exam_roles')
-                    ->where('exam_roles.exam_id', $exam->id)
-                    ->whereColumn('exam_roles.user_id', 'outcomes.user_id'),
-            )
             ->whereNotNull('outcomes.share')
             ->select([
                 'outcomes.user_id',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Progress;
 
 use App\Account\User;
+use App\Clock\Moment;
 use App\Question\Exam;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -32,8 +33,6 @@ final class Past
 {
     /** The latest of a mode. */
     private const SITTINGS = 60;
-
-    private const MS_PER_DAY = 86_400_000;
 
     /** @return Story */
     public function of(Exam $exam, User $user): array
@@ -64,7 +63,7 @@ final class Past
                 $sat[$row->sitting_id]['n']++;
             }
             if ($row->sureness !== null) {
-                $stated[gmdate('Y-m', (int) $row->day * 86_400)][] = self::result($row, $scheme);
+                $stated[substr(Moment::date((int) $row->day), 0, 7)][] = self::result($row, $scheme);
             }
         }
         ksort($stated);
@@ -128,7 +127,7 @@ final class Past
                 $of->filter(fn (stdClass $one): bool => isset($sat[$one->id]))->all(),
             ), 0, self::SITTINGS));
             $points = Trend::of(array_map(
-                fn (stdClass $one): array => ['at' => (int) $one->ended_ms / self::MS_PER_DAY] + $sat[$one->id],
+                fn (stdClass $one): array => ['at' => (int) $one->ended_ms / Moment::MS_PER_DAY] + $sat[$one->id],
                 $of,
             ));
             foreach ($points as $i => $point) {

@@ -84,7 +84,7 @@ final readonly class ProgressReader
 
         return array_map(
             fn (stdClass $row): OutlookDayView => new OutlookDayView(
-                date: self::date((int) $row->day),
+                date: Moment::date((int) $row->day),
                 chance: (float) $row->chance,
                 low: (float) $row->low,
                 high: (float) $row->high,
@@ -168,14 +168,9 @@ final readonly class ProgressReader
         }
 
         return array_map(
-            fn (int $day, array $of): StudyDayView => new StudyDayView(self::date($day), $of['ms'], $of['answered']),
+            fn (int $day, array $of): StudyDayView => new StudyDayView(Moment::date($day), $of['ms'], $of['answered']),
             array_keys($days),
             $days,
         );
-    }
-
-    private static function date(int $day): string
-    {
-        return gmdate('Y-m-d', $day * 86_400);
     }
 }

@@ -28,9 +28,6 @@ use Uplandia\Core\Progress\PointsAtStake;
  */
 final class Standing
 {
-    /** The target lies this much above the cut (computation.md, section 8). */
-    private const MARGIN = 0.05;
-
     /** Of an exam of which nobody has written down how long it is. */
     private const QUESTIONS = 60;
 
@@ -53,7 +50,7 @@ final class Standing
                 questions: $questions,
                 needed: $needed,
                 mastery: $mastery,
-                target: $cut + self::MARGIN,
+                target: PointsAtStake::target($cut),
             )
             : [];
 

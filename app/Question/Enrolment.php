@@ -46,7 +46,7 @@ final readonly class Enrolment
     /** @return string|null such as 2026-05-31 */
     public function examDate(): ?string
     {
-        return $this->examDay === null ? null : gmdate('Y-m-d', $this->examDay * 86_400);
+        return $this->examDay === null ? null : Moment::date($this->examDay);
     }
 
     /**

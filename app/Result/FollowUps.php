@@ -112,7 +112,7 @@ final readonly class FollowUps
 
     private static function sentence(int $count, ?FollowUp $about, Syllabus $syllabus): string
     {
-        $questions = $count === 1 ? '1 question' : "{$count} questions";
+        $questions = Shown::count($count, 'question', 'questions');
         if ($about === null) {
             return "{$questions} that are new to you, over all topics: nothing was lost here.";
         }

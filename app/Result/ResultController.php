@@ -33,7 +33,7 @@ final readonly class ResultController
     #[Get('/api/sittings/{sitting}/result', 'Read a result', returns: ResultView::class)]
     public function show(Sitting $sitting): JsonResponse
     {
-        $this->refuseUntilHandedIn($sitting);
+        $this->closing->refuseUntilHandedIn($sitting);
 
         return new JsonResponse($this->results->of($sitting));
     }
@@ -41,7 +41,7 @@ final readonly class ResultController
     #[Get('/api/sittings/{sitting}/review', 'List questions for review', returns: ReviewView::class)]
     public function review(Sitting $sitting): JsonResponse
     {
-        $this->refuseUntilHandedIn($sitting);
+        $this->closing->refuseUntilHandedIn($sitting);
 
         return new JsonResponse($this->results->review($sitting));
     }
@@ -56,7 +56,7 @@ final readonly class ResultController
     ]
     public function followUp(Sitting $sitting): JsonResponse
     {
-        $this->refuseUntilHandedIn($sitting);
+        $this->closing->refuseUntilHandedIn($sitting);
 
         return new JsonResponse(new BuiltView($this->followUps->begin($sitting)->id), 201);
     }
@@ -124,13 +124,5 @@ final readonly class ResultController
         }
 
         return $state;
-    }
-
-    private function refuseUntilHandedIn(Sitting $sitting): void
-    {
-        $this->closing->settleIfOver($sitting);
-        if (! $sitting->isHandedIn()) {
-            throw Refusal::notHandedIn();
-        }
     }
 }

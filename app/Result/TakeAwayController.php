@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Result;
 
 use App\Http\Contract\Get;
-use App\Http\Refusal;
 use App\Sitting\Closing;
 use App\Sitting\Sitting;
 use Illuminate\Http\JsonResponse;
@@ -25,7 +24,7 @@ final readonly class TakeAwayController
     #[Get('/api/sittings/{sitting}/table', 'Take the questions away as a table', returns: TakenTableView::class)]
     public function table(Sitting $sitting): JsonResponse
     {
-        $this->refuseUntilHandedIn($sitting);
+        $this->closing->refuseUntilHandedIn($sitting);
         $lines = $this->results->lines($sitting, $this->questions->of($sitting));
 
         return new JsonResponse(new TakenTableView($this->table->csv($lines)));
@@ -34,16 +33,8 @@ final readonly class TakeAwayController
     #[Get('/api/sittings/{sitting}/statements', 'Take the sitting away as statements', returns: StatementsView::class)]
     public function statements(Sitting $sitting): JsonResponse
     {
-        $this->refuseUntilHandedIn($sitting);
+        $this->closing->refuseUntilHandedIn($sitting);
 
         return new JsonResponse(new StatementsView($this->statements->of($sitting, $this->questions->of($sitting))));
-    }
-
-    private function refuseUntilHandedIn(Sitting $sitting): void
-    {
-        $this->closing->settleIfOver($sitting);
-        if (! $sitting->isHandedIn()) {
-            throw Refusal::notHandedIn();
-        }
     }
 }

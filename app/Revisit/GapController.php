@@ -18,7 +18,7 @@ final readonly class GapController
     #[Put('/api/sittings/{sitting}/questions/{position}/cause', 'Name a cause', takes: CauseRequest::class)]
     public function cause(CauseRequest $request, Sitting $sitting, int $position): Response
     {
-        $this->closing->settleIfOver($sitting);
+        $this->closing->refuseUntilHandedIn($sitting);
         $this->book->nameCause($sitting, $position, $request->cause());
 
         return response()->noContent();
@@ -27,7 +27,7 @@ final readonly class GapController
     #[Put('/api/sittings/{sitting}/questions/{position}/gap', 'Move in the gap book', takes: GapRequest::class)]
     public function move(GapRequest $request, Sitting $sitting, int $position): Response
     {
-        $this->closing->settleIfOver($sitting);
+        $this->closing->refuseUntilHandedIn($sitting);
         $this->book->move($sitting, $position, $request->boolean('inBook'));
 
         return response()->noContent();

@@ -139,6 +139,19 @@ final readonly class Closing
     }
 
     /**
+     * The gate before all that is told of a sitting only afterwards.
+     *
+     * @throws Refusal
+     */
+    public function refuseUntilHandedIn(Sitting $sitting): void
+    {
+        $this->settleIfOver($sitting);
+        if (! $sitting->isHandedIn()) {
+            throw Refusal::notHandedIn();
+        }
+    }
+
+    /**
      * Takes the points that a candidate gives their own written answer, and settles the question anew.
      *
      * @param  array<string, string>  $points  by criterion

@@ -14,6 +14,7 @@ use App\Question\Syllabus;
 use App\Sitting\Stage;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
+use Uplandia\Core\Shown;
 
 /**
  * The shortest list of what to do next, each with its reason: what is due, what costs most, what to read for it.
@@ -46,7 +47,7 @@ final readonly class NextSteps
         if ($quick->due > 0) {
             $steps[] = new StepView(
                 kind: StepKind::Due,
-                sentence: self::count($quick->due, 'question is due', 'questions are due').' to revisit',
+                sentence: Shown::count($quick->due, 'question is due', 'questions are due').' to revisit',
                 reason: 'They come back just before they would be forgotten.',
             );
         }
@@ -66,7 +67,7 @@ final readonly class NextSteps
             array_unshift($steps, new StepView(
                 kind: StepKind::Rehearse,
                 sentence: 'Rehearse the whole exam',
-                reason: self::count($daysToGo, 'day is', 'days are').
+                reason: Shown::count($daysToGo, 'day is', 'days are').
                     ' left, and none was rehearsed in the last seven.',
             ));
         }
@@ -76,7 +77,7 @@ final readonly class NextSteps
                 sentence: 'Ten questions that are new to you',
                 reason: $stands['responses'] === 0
                     ? 'You see the answer and the reason after each one.'
-                    : self::count($stands['responsesMissing'], 'more answer', 'more answers').
+                    : Shown::count($stands['responsesMissing'], 'more answer', 'more answers').
                         ' until a pass outlook can be told.',
             );
         }
@@ -84,7 +85,7 @@ final readonly class NextSteps
             $steps[] = new StepView(
                 kind: StepKind::WentWrong,
                 sentence: 'Go over what went wrong last time',
-                reason: self::count($quick->missed, 'question', 'questions').', twenty at a time.',
+                reason: Shown::count($quick->missed, 'question', 'questions').', twenty at a time.',
             );
         }
         if ($stands['responsesMissing'] === 0 && count($steps) < self::MOST) {
@@ -148,7 +149,7 @@ final readonly class NextSteps
                 new StepView(
                     kind: StepKind::Read,
                     sentence: "Read “{$section->title}”",
-                    reason: self::count($counts[$code], 'open gap', 'open gaps')." of {$top->name} ".
+                    reason: Shown::count($counts[$code], 'open gap', 'open gaps')." of {$top->name} ".
                         ($counts[$code] === 1 ? 'refers' : 'refer').' to it.',
                     section: $section->code,
                 ),
@@ -167,10 +168,5 @@ final readonly class NextSteps
             ->whereNull('tests.section')
             ->whereNull('sittings.deleted_at')
             ->exists();
-    }
-
-    private static function count(int $n, string $one, string $many): string
-    {
-        return "{$n} ".($n === 1 ? $one : $many);
     }
 }

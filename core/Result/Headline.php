@@ -64,7 +64,7 @@ final readonly class Headline
             return 'Nothing was answered, so there is nothing to read from this test yet.';
         }
         if ($totals->pending > 0) {
-            return self::count($totals->pending, 'written answer waits', 'written answers wait').
+            return Shown::count($totals->pending, 'written answer waits', 'written answers wait').
                 ' to be marked; until then this is part of the picture.';
         }
         if (! $totals->counts()) {
@@ -105,7 +105,7 @@ final readonly class Headline
         return self::weighty([
             [
                 1.6 * $sureness->footing['false_footing'],
-                self::count($sureness->footing['false_footing'], 'answer was', 'answers were').
+                Shown::count($sureness->footing['false_footing'], 'answer was', 'answers were').
                     ' sure and wrong. Begin the review there.',
             ],
             [
@@ -116,24 +116,24 @@ final readonly class Headline
             ],
             [
                 0.7 * $sureness->footing['lucky_step'],
-                self::count($sureness->footing['lucky_step'], 'right answer was', 'right answers were').
+                Shown::count($sureness->footing['lucky_step'], 'right answer was', 'right answers were').
                     ' a guess: the marks are there, the ground is not yet.',
             ],
-            [$blank, self::count($blank, 'question was', 'questions were').' left blank.'],
+            [$blank, Shown::count($blank, 'question was', 'questions were').' left blank.'],
             [
                 1.2 * $changes->rightToWrong - $changes->wrongToRight,
-                self::count($changes->rightToWrong, 'right answer was', 'right answers were').
+                Shown::count($changes->rightToWrong, 'right answer was', 'right answers were').
                     ' changed to a wrong one.',
             ],
             [
                 0.8 * ($changes->wrongToRight - $changes->rightToWrong),
                 'Second thoughts helped: '.
-                    self::count($changes->wrongToRight, 'answer was', 'answers were').
+                    Shown::count($changes->wrongToRight, 'answer was', 'answers were').
                     ' mended.',
             ],
             [
                 1.3 * $striking->keyStruck,
-                'The right option was ruled out in '.self::count($striking->keyStruck, 'question', 'questions').'.',
+                'The right option was ruled out in '.Shown::count($striking->keyStruck, 'question', 'questions').'.',
             ],
         ]);
     }
@@ -166,7 +166,7 @@ final readonly class Headline
         return self::weighty([
             [
                 1.1 * count($timing->fastAndMissed),
-                self::count(count($timing->fastAndMissed), 'miss was', 'misses were').
+                Shown::count(count($timing->fastAndMissed), 'miss was', 'misses were').
                     ' quick, faster than most people read the question.',
             ],
             [
@@ -217,10 +217,5 @@ final readonly class Headline
                 static fn (array $fact): bool => $fact[0] > 0,
             ),
         );
-    }
-
-    private static function count(int $n, string $one, string $many): string
-    {
-        return "{$n} ".($n === 1 ? $one : $many);
     }
 }
