@@ -1,13 +1,13 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { queries, session } from '../../api/queries';
-import { dropHandbook, handbooksOf, takeHandbook } from '../sitting/packs/handbooks';
+import { dropHandbook, handbooksHere, takeHandbook } from '../sitting/packs/handbooks';
 
 /** The handbooks on this device, and what takes one along or clears it away. */
 export function useKeptHandbooks() {
   const owner = useQuery(session).data?.user?.email ?? '';
-  const key = ['handbooks', owner];
-  const all = useQuery({ queryKey: key, queryFn: () => handbooksOf(owner), networkMode: 'always' });
-  const done = () => queries.invalidateQueries({ queryKey: key });
+  const here = handbooksHere(owner);
+  const all = useQuery(here);
+  const done = () => queries.invalidateQueries({ queryKey: here.queryKey });
   return {
     all: all.data,
     isPending: all.isPending,

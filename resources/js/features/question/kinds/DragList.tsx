@@ -1,8 +1,8 @@
 import { closestCenter, DndContext } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { GripVertical } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { SILENT, useGrips } from './drag';
+import { Grip } from './DragGrip';
 
 /** Items that a pointer or a finger can drag to another place. The keyboard has buttons of its own in each. */
 export default function DragList({
@@ -53,16 +53,7 @@ function Item({ id, locked, children }: { id: string; locked: boolean; children:
       }}
       className={`flex items-stretch rounded-field border border-base-content/50 bg-base-100 ${isDragging ? 'relative z-10 border-primary ring-1 ring-primary' : ''}`}
     >
-      {!locked && (
-        <span
-          {...listeners}
-          aria-hidden="true"
-          title="Drag"
-          className="grid w-9 shrink-0 cursor-grab touch-none place-items-center text-base-content/65 active:cursor-grabbing"
-        >
-          <GripVertical className="size-5" />
-        </span>
-      )}
+      {!locked && <Grip listeners={listeners} />}
       {children}
     </li>
   );

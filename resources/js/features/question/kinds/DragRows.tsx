@@ -4,6 +4,7 @@ import { GripVertical } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Markdown } from '../../../ui/Markdown';
 import { SILENT, useGrips } from './drag';
+import { Grip } from './DragGrip';
 
 interface Part {
   id: string;
@@ -152,18 +153,7 @@ function DraggedRow(props: { id: string; locked: boolean; children: (grip: React
       style={{ transform: moved(transform) }}
       className={clsx('rounded-field bg-base-100', isDragging && 'relative z-10 ring-1 ring-primary')}
     >
-      {props.children(
-        !locked && (
-          <span
-            {...listeners}
-            aria-hidden="true"
-            title="Drag"
-            className="grid w-9 shrink-0 cursor-grab touch-none place-items-center self-stretch text-base-content/65 active:cursor-grabbing"
-          >
-            <GripVertical className="size-5" />
-          </span>
-        ),
-      )}
+      {props.children(!locked && <Grip listeners={listeners} />)}
     </div>
   );
 }

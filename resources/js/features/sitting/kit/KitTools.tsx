@@ -5,12 +5,13 @@ import { section, session } from '../../../api/queries';
 import { Failure } from '../../../ui/Failure';
 import { Loading } from '../../../ui/Loading';
 import type { Look } from '../../../ui/look';
+import type { part } from '../../../ui/part';
 import { useAfterPaint } from '../../../ui/useAfterPaint';
 import { Highlights } from '../../library/Highlights';
 import { SectionPage } from '../../library/SectionPage';
 import { StarAndNote } from '../../library/StarAndNote';
 import { WordToAuthors } from '../../library/WordToAuthors';
-import { handbooksOf } from '../packs/handbooks';
+import { handbooksHere } from '../packs/handbooks';
 import type { Shortcuts } from '../../question/shortcuts';
 import type { Tool } from './kit';
 import { calculator, moreTools, scratch } from './parts';
@@ -58,54 +59,49 @@ const Laid = memo(function Laid({ tool, desk }: { tool: Tool; desk: Desk }) {
         </div>
       );
     case 'calculator':
-      return <LaterCalculator sitting={sitting} onUse={desk.onUse} />;
+      return (
+        <Later part={calculator} what="the calculator">
+          {({ default: Calculator }) => <Calculator sitting={sitting} onUse={desk.onUse} />}
+        </Later>
+      );
     case 'tables':
     case 'look':
     case 'keys':
-      return <LaterTool tool={tool} desk={desk} />;
+      return (
+        <Later part={moreTools} what="it">
+          {({ default: MoreTools }) => <MoreTools tool={tool} desk={desk} />}
+        </Later>
+      );
     case 'along':
       return desk.along;
     case 'scratch':
-      return <LaterScratch sitting={sitting} />;
+      return (
+        <Later part={scratch} what="the scratch pad">
+          {({ default: Scratch }) => <Scratch sitting={sitting} />}
+        </Later>
+      );
     case 'handbook':
       return desk.page && <Page exam={desk.exam} code={desk.page} />;
   }
 });
 
-function LaterCalculator(props: Pick<Desk, 'sitting' | 'onUse'>) {
-  const tool = useQuery(calculator);
-  if (tool.isPending) return <Loading what="Fetching the calculator" />;
+/** A tool that is fetched when it is first wanted. */
+function Later<Tool>(props: {
+  part: ReturnType<typeof part<Tool>>;
+  what: string;
+  children: (tool: Tool) => ReactNode;
+}) {
+  const tool = useQuery(props.part);
+  if (tool.isPending) return <Loading what={`Fetching ${props.what}`} />;
   if (tool.isError) return <Failure error={new Unreachable()} retry={() => void tool.refetch()} />;
-  const Calculator = tool.data.default;
-  return <Calculator {...props} />;
-}
-
-function LaterTool(props: { tool: 'tables' | 'look' | 'keys'; desk: Desk }) {
-  const tools = useQuery(moreTools);
-  if (tools.isPending) return <Loading what="Fetching it" />;
-  if (tools.isError) return <Failure error={new Unreachable()} retry={() => void tools.refetch()} />;
-  const MoreTools = tools.data.default;
-  return <MoreTools {...props} />;
-}
-
-function LaterScratch({ sitting }: { sitting: string }) {
-  const tool = useQuery(scratch);
-  if (tool.isPending) return <Loading what="Fetching the scratch pad" />;
-  if (tool.isError) return <Failure error={new Unreachable()} retry={() => void tool.refetch()} />;
-  const Scratch = tool.data.default;
-  return <Scratch sitting={sitting} />;
+  return props.children(tool.data);
 }
 
 function Page({ exam, code }: { exam: string; code: string }) {
   const page = useQuery(section(exam, code));
   const owner = useQuery(session).data?.user?.email ?? '';
   const away = page.error instanceof Unreachable;
-  const here = useQuery({
-    queryKey: ['handbooks', owner],
-    queryFn: () => handbooksOf(owner),
-    networkMode: 'always',
-    enabled: away,
-  });
+  const here = useQuery({ ...handbooksHere(owner), enabled: away });
   const kept = here.data?.find((one) => one.exam === exam)?.sections.find((one) => one.code === code);
   const data = page.data ?? (away ? kept : undefined);
   if (page.isPending || (away && here.isPending)) return <Loading what="Turning the page" />;

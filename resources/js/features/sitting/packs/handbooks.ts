@@ -1,3 +1,4 @@
+import { queryOptions } from '@tanstack/react-query';
 import type { DBSchema } from 'idb';
 import { api, ask, type View } from '../../../api/client';
 import { storeOf } from '../../../ui/store';
@@ -28,6 +29,10 @@ export async function handbooksOf(owner: string): Promise<KeptHandbook[]> {
     return [];
   }
 }
+
+/** Those on this device, as the screens ask for them: with or without a connection. */
+export const handbooksHere = (owner: string) =>
+  queryOptions({ queryKey: ['handbooks', owner], queryFn: () => handbooksOf(owner), networkMode: 'always' });
 
 /**
  * Fetches a handbook whole, with its pictures and sounds; one that was here before is replaced.

@@ -1,0 +1,16 @@
+import type { DraggableSyntheticListeners } from '@dnd-kit/core';
+import { GripVertical } from 'lucide-react';
+
+/** Where a mouse or a finger takes hold of a row. */
+export function Grip({ listeners }: { listeners: DraggableSyntheticListeners }) {
+  return (
+    <span
+      {...listeners}
+      aria-hidden="true"
+      title="Drag"
+      className="grid w-9 shrink-0 cursor-grab touch-none place-items-center self-stretch text-base-content/65 active:cursor-grabbing"
+    >
+      <GripVertical className="size-5" />
+    </span>
+  );
+}
