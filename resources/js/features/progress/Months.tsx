@@ -2,8 +2,8 @@ import { scaleLinear } from 'd3-scale';
 import type { View } from '../../api/client';
 import { Figure } from '../../ui/Figure';
 import { count, signed } from '../../ui/words';
+import { LEANING } from '../result/sureness';
 
-const LEANING = { over_confident: 'surer than right', under_confident: 'more right than sure', neither: 'as said' };
 const NAMES = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' });
 
 /** What was said against what came true, month by month: left of the line less sure than right, right of it surer. */
@@ -44,7 +44,7 @@ export function Months({ months }: { months: readonly View<'CalibrationMonth'>[]
               />
             </span>
             <span>
-              <strong>{points(month.off)}</strong>, {LEANING[month.leaning]}
+              <strong>{points(month.off)}</strong>, {LEANING[month.leaning] || 'as said'}
               <span className="block text-base-content/75">{count(month.n, 'answer')}</span>
             </span>
           </li>

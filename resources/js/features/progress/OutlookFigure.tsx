@@ -2,11 +2,13 @@ import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import type { View } from '../../api/client';
 import { Figure } from '../../ui/Figure';
+import { AsTable } from '../../ui/Fold';
+import { Picture } from '../../ui/Picture';
 import { Table } from '../../ui/Table';
-import { useWidth } from '../../ui/useWidth';
 import { count, percent } from '../../ui/words';
 
 const DAY = 86_400_000;
+const CURVE_HIGH = 110;
 
 /** The chance of passing today, its course, and what would move it most. */
 export function OutlookFigure({ progress }: { progress: View<'Progress'> }) {
@@ -35,7 +37,11 @@ export function OutlookFigure({ progress }: { progress: View<'Progress'> }) {
         </span>
       </p>
       <p>{moved(outlooks)}</p>
-      {outlooks.length > 1 && <Curve days={outlooks} />}
+      {outlooks.length > 1 && (
+        <Picture height={CURVE_HIGH} told={`The outlook on ${outlooks.length} days; the table below has each.`}>
+          {(width) => <Curve width={width} days={outlooks} />}
+        </Picture>
+      )}
       {levers.length > 0 && (
         <>
           <p className="mt-2">What would move it most:</p>
@@ -50,10 +56,7 @@ export function OutlookFigure({ progress }: { progress: View<'Progress'> }) {
         </>
       )}
       {outlooks.length > 1 && (
-        <details>
-          <summary className="min-h-11 cursor-pointer content-center text-primary underline underline-offset-4 pointer-fine:min-h-9">
-            As a table
-          </summary>
+        <AsTable>
           <Table
             caption="Pass outlook by day"
             tight
@@ -79,7 +82,7 @@ export function OutlookFigure({ progress }: { progress: View<'Progress'> }) {
               </tr>
             ))}
           </Table>
-        </details>
+        </AsTable>
       )}
     </Figure>
   );
@@ -106,12 +109,10 @@ function moved(days: readonly View<'OutlookDay'>[]): string {
   return `${change > 0 ? 'Up' : 'Down'} from ${percent(first.chance)} ${ago} ago.`;
 }
 
-function Curve({ days }: { days: readonly View<'OutlookDay'>[] }) {
-  const [box, width] = useWidth<HTMLDivElement>();
-  const height = 110;
+function Curve({ width, days }: { width: number; days: readonly View<'OutlookDay'>[] }) {
   const times = days.map(({ date }) => Date.parse(date));
   const x = scaleLinear([times[0] ?? 0, times.at(-1) ?? 1], [6, Math.max(7, width - 10)]);
-  const y = scaleLinear([0, 1], [height - 14, 8]);
+  const y = scaleLinear([0, 1], [CURVE_HIGH - 14, 8]);
   const at = (_: View<'OutlookDay'>, i: number) => x(times[i] ?? 0);
   const band = area<View<'OutlookDay'>>()
     .x(at)
@@ -122,16 +123,12 @@ function Curve({ days }: { days: readonly View<'OutlookDay'>[] }) {
     .y(({ chance }) => y(chance));
   const last = days.at(-1);
   return (
-    <div ref={box} aria-hidden="true">
-      {width > 0 && (
-        <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} className="h-auto max-w-full">
-          <line x1="0" x2={width} y1={y(0)} y2={y(0)} className="stroke-base-300" />
-          <line x1="0" x2={width} y1={y(1)} y2={y(1)} className="stroke-base-300" />
-          <path d={band([...days]) ?? ''} className="fill-primary/20" />
-          <path d={curve([...days]) ?? ''} fill="none" className="stroke-primary" strokeWidth="2.5" />
-          {last && <circle cx={x(times.at(-1) ?? 0)} cy={y(last.chance)} r="5" className="fill-primary" />}
-        </svg>
-      )}
-    </div>
+    <>
+      <line x1="0" x2={width} y1={y(0)} y2={y(0)} className="stroke-base-300" />
+      <line x1="0" x2={width} y1={y(1)} y2={y(1)} className="stroke-base-300" />
+      <path d={band([...days]) ?? ''} className="fill-primary/20" />
+      <path d={curve([...days]) ?? ''} fill="none" className="stroke-primary" strokeWidth="2.5" />
+      {last && <circle cx={x(times.at(-1) ?? 0)} cy={y(last.chance)} r="5" className="fill-primary" />}
+    </>
   );
 }

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { View } from '../../api/client';
 import { progress as progressOf } from '../../api/queries';
 import { ButtonLink } from '../../ui/Button';
+import { Covered } from '../../ui/Covered';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Figure } from '../../ui/Figure';
@@ -13,7 +14,7 @@ import { Calendar } from './Calendar';
 import { Months } from './Months';
 import { missing, OutlookFigure } from './OutlookFigure';
 import { Skyline } from './Skyline';
-import { Covered, TopicRows } from './TopicRows';
+import { TopicRows } from './TopicRows';
 import { TrendFigure } from './TrendFigure';
 
 export function Component() {

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { useId } from 'react';
 import type { View } from '../../api/client';
-import { useWidth } from '../../ui/useWidth';
+import { Picture } from '../../ui/Picture';
 import { percent } from '../../ui/words';
 
 type Topic = View<'TopicStand'>;
@@ -12,8 +12,15 @@ const GAP = 3;
 
 /** A column a topic: as wide as its weight, as high as the mastery, haze for its band, hatched what it is costing. */
 export function Skyline({ topics, cut }: { topics: readonly Topic[]; cut: number }) {
+  return (
+    <Picture height={HEIGHT} told={told(topics, cut)}>
+      {(width) => <Columns width={width} topics={topics} cut={cut} />}
+    </Picture>
+  );
+}
+
+function Columns({ width, topics, cut }: { width: number; topics: readonly Topic[]; cut: number }) {
   const id = useId();
-  const [box, width] = useWidth<HTMLDivElement>();
   const y = scaleLinear([0, 1], [HEIGHT - EDGE.bottom, EDGE.top]);
   const weight = topics.reduce((sum, topic) => sum + topic.weight, 0) || 1;
   const room = Math.max(0, width - EDGE.right - GAP * (topics.length - 1));
@@ -21,62 +28,51 @@ export function Skyline({ topics, cut }: { topics: readonly Topic[]; cut: number
     (_, i) => topics.slice(0, i).reduce((sum, topic) => sum + (room * topic.weight) / weight, 0) + GAP * i,
   );
   return (
-    <div ref={box} role="img" aria-label={told(topics, cut)} className="text-[13px] [print-color-adjust:exact]">
-      {width > 0 && (
-        <svg
-          width={width}
-          height={HEIGHT}
-          viewBox={`0 0 ${width} ${HEIGHT}`}
-          aria-hidden="true"
-          fill="currentColor"
-          className="h-auto max-w-full"
-        >
-          <defs>
-            <pattern id={`${id}-cost`} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-              <line x1="0" x2="0" y1="0" y2="7" className="stroke-warning" strokeWidth="3" />
-            </pattern>
-            <linearGradient id={`${id}-haze`} x1="0" x2="0" y1="0" y2="1">
-              <stop offset="0" className="[stop-color:var(--color-primary)] [stop-opacity:0.06]" />
-              <stop offset="0.5" className="[stop-color:var(--color-primary)] [stop-opacity:0.45]" />
-              <stop offset="1" className="[stop-color:var(--color-primary)] [stop-opacity:0.06]" />
-            </linearGradient>
-          </defs>
-          {[0, 0.25, 0.5, 0.75, 1].map((tick) => (
-            <g key={tick}>
-              <line x1="0" x2={width - EDGE.right} y1={y(tick)} y2={y(tick)} className="stroke-base-300" />
-              {Math.abs(tick - cut) > 0.05 && (
-                <text x={width - EDGE.right + 8} y={y(tick) + 4} className="opacity-75">
-                  {percent(tick)}
-                </text>
-              )}
-            </g>
-          ))}
-          {topics.map((topic, i) => (
-            <Column
-              key={topic.code}
-              topic={topic}
-              x={lefts[i] ?? 0}
-              width={(room * topic.weight) / weight}
-              y={y}
-              cut={cut}
-              id={id}
-            />
-          ))}
-          <line
-            x1="0"
-            x2={width - EDGE.right}
-            y1={y(cut)}
-            y2={y(cut)}
-            className="stroke-error"
-            strokeWidth="2"
-            strokeDasharray="7 5"
-          />
-          <text x={width - EDGE.right + 8} y={y(cut) + 4} className="fill-error font-bold">
-            cut {percent(cut)}
-          </text>
-        </svg>
-      )}
-    </div>
+    <>
+      <defs>
+        <pattern id={`${id}-cost`} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" x2="0" y1="0" y2="7" className="stroke-warning" strokeWidth="3" />
+        </pattern>
+        <linearGradient id={`${id}-haze`} x1="0" x2="0" y1="0" y2="1">
+          <stop offset="0" className="[stop-color:var(--color-primary)] [stop-opacity:0.06]" />
+          <stop offset="0.5" className="[stop-color:var(--color-primary)] [stop-opacity:0.45]" />
+          <stop offset="1" className="[stop-color:var(--color-primary)] [stop-opacity:0.06]" />
+        </linearGradient>
+      </defs>
+      {[0, 0.25, 0.5, 0.75, 1].map((tick) => (
+        <g key={tick}>
+          <line x1="0" x2={width - EDGE.right} y1={y(tick)} y2={y(tick)} className="stroke-base-300" />
+          {Math.abs(tick - cut) > 0.05 && (
+            <text x={width - EDGE.right + 8} y={y(tick) + 4} className="opacity-75">
+              {percent(tick)}
+            </text>
+          )}
+        </g>
+      ))}
+      {topics.map((topic, i) => (
+        <Column
+          key={topic.code}
+          topic={topic}
+          x={lefts[i] ?? 0}
+          width={(room * topic.weight) / weight}
+          y={y}
+          cut={cut}
+          id={id}
+        />
+      ))}
+      <line
+        x1="0"
+        x2={width - EDGE.right}
+        y1={y(cut)}
+        y2={y(cut)}
+        className="stroke-error"
+        strokeWidth="2"
+        strokeDasharray="7 5"
+      />
+      <text x={width - EDGE.right + 8} y={y(cut) + 4} className="fill-error font-bold">
+        cut {percent(cut)}
+      </text>
+    </>
   );
 }
 

@@ -3,6 +3,7 @@ import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useId, useState } from 'react';
 import { Link } from 'react-router';
 import type { View } from '../../api/client';
+import { Covered } from '../../ui/Covered';
 import { count, percent } from '../../ui/words';
 
 /** The table behind the skyline; each topic opens to its subtopics. */
@@ -90,29 +91,6 @@ function Row({ topic }: { topic: View<'TopicStand'> }) {
         </ul>
       )}
     </li>
-  );
-}
-
-/** Toward all of it: seen, and of that right. */
-export function Covered({
-  of,
-  below,
-}: {
-  of: Pick<View<'Coverage'>, 'all' | 'seen' | 'right'>;
-  /** The words below the bar, where there is no room beside it. */
-  below?: boolean;
-}) {
-  const width = (n: number) => ({ width: `${of.all ? (100 * n) / of.all : 0}%` });
-  return (
-    <span className={clsx('grid items-center gap-x-2', !below && 'grid-cols-[minmax(0,1fr)_8.5rem]')}>
-      <span aria-hidden="true" className="relative block h-3 bg-base-content/12 [print-color-adjust:exact]">
-        <span className="absolute inset-y-0 left-0 bg-primary/35" style={width(of.seen)} />
-        <span className="absolute inset-y-0 left-0 bg-primary" style={width(of.right)} />
-      </span>
-      <span className="text-sm tabular-nums">
-        {of.seen} of {of.all}, {of.right} right
-      </span>
-    </span>
   );
 }
 

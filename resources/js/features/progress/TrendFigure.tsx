@@ -4,11 +4,15 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { View } from '../../api/client';
 import { Figure } from '../../ui/Figure';
+import { AsTable } from '../../ui/Fold';
+import { Picture } from '../../ui/Picture';
+import { Segments } from '../../ui/Segments';
 import { Table } from '../../ui/Table';
-import { useWidth } from '../../ui/useWidth';
 import { count, dayTime, MODES, percent } from '../../ui/words';
 
 type Sat = View<'TrendSitting'>;
+
+const HIGH = 210;
 
 /** How sittings came out over time, one mode at a time: modes are not compared with each other. */
 export function TrendFigure({ progress }: { progress: View<'Progress'> }) {
@@ -24,27 +28,17 @@ export function TrendFigure({ progress }: { progress: View<'Progress'> }) {
       title="How your tests came out"
       evidence="Of what was answered, with its band of 95 %; only tests of which at least 80 % were answered, rapid guesses left out."
     >
-      {modes.length > 1 && (
-        <div role="group" aria-label="Mode" className="mb-2 flex flex-wrap gap-x-1">
-          {modes.map((one) => (
-            <button
-              key={one}
-              type="button"
-              aria-pressed={one === mode}
-              onClick={() => setChosen(one)}
-              className={`min-h-11 cursor-pointer rounded-field px-3 pointer-fine:min-h-9 ${one === mode ? 'bg-base-content/10 font-bold' : 'text-primary underline underline-offset-4'}`}
-            >
-              {MODES[one]}
-            </button>
-          ))}
-        </div>
-      )}
+      <Segments
+        label="Mode"
+        options={modes.map((one) => [one, MODES[one]] as const)}
+        chosen={mode}
+        onChoose={setChosen}
+      />
       <p>{sentence(sat, progress.cut)}</p>
-      <Picture sat={sat} cut={progress.cut} />
-      <details>
-        <summary className="min-h-11 cursor-pointer content-center text-primary underline underline-offset-4 pointer-fine:min-h-9">
-          As a table
-        </summary>
+      <Picture height={HIGH} told={`${sat.length} tests; the table below has each.`}>
+        {(width) => <Points width={width} sat={sat} cut={progress.cut} />}
+      </Picture>
+      <AsTable>
         <Table
           caption="Tests over time"
           tight
@@ -75,7 +69,7 @@ export function TrendFigure({ progress }: { progress: View<'Progress'> }) {
             </tr>
           ))}
         </Table>
-      </details>
+      </AsTable>
     </Figure>
   );
 }
@@ -91,9 +85,8 @@ function sentence(sat: readonly Sat[], cut: number): string {
     : `${stands}; it has ${change > 0 ? 'risen' : 'fallen'} by ${Math.abs(change)} points over ${sat.length} tests.`;
 }
 
-function Picture({ sat, cut }: { sat: readonly Sat[]; cut: number }) {
-  const [box, width] = useWidth<HTMLDivElement>();
-  const height = 210;
+function Points({ width, sat, cut }: { width: number; sat: readonly Sat[]; cut: number }) {
+  const height = HIGH;
   const [left, right, top, bottom] = [44, 64, 10, 24];
   const [from, to] = [sat[0]?.at ?? 0, sat.at(-1)?.at ?? 1];
   const x = scaleTime([from, to > from ? to : from + 1], [left + 8, Math.max(left + 9, width - right - 8)]);
@@ -103,61 +96,50 @@ function Picture({ sat, cut }: { sat: readonly Sat[]; cut: number }) {
     .x(({ at }) => x(at))
     .y((one) => y(one.line ?? 0));
   return (
-    <div ref={box} className="text-[13px]" role="img" aria-label={`${sat.length} tests; the table below has each.`}>
-      {width > 0 && (
-        <svg
-          width={width}
-          height={height}
-          viewBox={`0 0 ${width} ${height}`}
-          aria-hidden="true"
-          fill="currentColor"
-          className="h-auto max-w-full"
-        >
-          {[0, 0.5, 1].map((tick) => (
-            <g key={tick}>
-              <line x1={left} x2={width - right} y1={y(tick)} y2={y(tick)} className="stroke-base-300" />
-              <text x={left - 6} y={y(tick) + 4} textAnchor="end">
-                {percent(tick)}
-              </text>
-            </g>
-          ))}
+    <>
+      {[0, 0.5, 1].map((tick) => (
+        <g key={tick}>
+          <line x1={left} x2={width - right} y1={y(tick)} y2={y(tick)} className="stroke-base-300" />
+          <text x={left - 6} y={y(tick) + 4} textAnchor="end">
+            {percent(tick)}
+          </text>
+        </g>
+      ))}
+      <line
+        x1={left}
+        x2={width - right}
+        y1={y(cut)}
+        y2={y(cut)}
+        className="stroke-error"
+        strokeWidth="2"
+        strokeDasharray="6 5"
+      />
+      <text x={width - right + 6} y={y(cut) + 4} className="font-bold">
+        cut {percent(cut)}
+      </text>
+      {sat.map((one) => (
+        <g key={one.sitting}>
           <line
-            x1={left}
-            x2={width - right}
-            y1={y(cut)}
-            y2={y(cut)}
-            className="stroke-error"
-            strokeWidth="2"
-            strokeDasharray="6 5"
+            x1={x(one.at)}
+            x2={x(one.at)}
+            y1={y(one.low)}
+            y2={y(one.high)}
+            className="stroke-base-content/40"
+            strokeWidth="1.5"
           />
-          <text x={width - right + 6} y={y(cut) + 4} className="font-bold">
-            cut {percent(cut)}
-          </text>
-          {sat.map((one) => (
-            <g key={one.sitting}>
-              <line
-                x1={x(one.at)}
-                x2={x(one.at)}
-                y1={y(one.low)}
-                y2={y(one.high)}
-                className="stroke-base-content/40"
-                strokeWidth="1.5"
-              />
-              <circle cx={x(one.at)} cy={y(one.share)} r="4" className="fill-base-content" />
-            </g>
-          ))}
-          <path d={smooth([...sat]) ?? ''} fill="none" className="stroke-primary" strokeWidth="3" />
-          <text x={left + 8} y={height - 6}>
-            {DAY.format(from)}
-          </text>
-          {to > from && (
-            <text x={width - right - 8} y={height - 6} textAnchor="end">
-              {DAY.format(to)}
-            </text>
-          )}
-        </svg>
+          <circle cx={x(one.at)} cy={y(one.share)} r="4" className="fill-base-content" />
+        </g>
+      ))}
+      <path d={smooth([...sat]) ?? ''} fill="none" className="stroke-primary" strokeWidth="3" />
+      <text x={left + 8} y={height - 6}>
+        {DAY.format(from)}
+      </text>
+      {to > from && (
+        <text x={width - right - 8} y={height - 6} textAnchor="end">
+          {DAY.format(to)}
+        </text>
       )}
-    </div>
+    </>
   );
 }
 

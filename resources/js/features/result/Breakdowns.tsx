@@ -2,6 +2,8 @@ import clsx from 'clsx';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useId, useState } from 'react';
 import type { View } from '../../api/client';
+import { AsTable } from '../../ui/Fold';
+import { Segments } from '../../ui/Segments';
 import { Table } from '../../ui/Table';
 import { capital, count, duration, percent, signed, tight } from '../../ui/words';
 import { QuestionLinks } from './QuestionLinks';
@@ -13,9 +15,9 @@ const BY: Record<string, string> = { topic: 'Topic', section: 'Section', difficu
 
 /** A result by what its questions have in common: one picture, with the cut as one line through all of it. */
 export function Breakdowns({ result }: { result: View<'Result'> }) {
-  const [chosen, setChosen] = useState(0);
+  const [chosen, setChosen] = useState<string | null>(null);
   const id = useId();
-  const breakdown = result.breakdowns[chosen] ?? result.breakdowns[0];
+  const breakdown = result.breakdowns.find(({ by }) => by === chosen) ?? result.breakdowns[0];
   if (!breakdown) return null;
   const cut = Number(result.cut) / 100;
   return (
@@ -24,22 +26,12 @@ export function Breakdowns({ result }: { result: View<'Result'> }) {
         <h2 id={id} className="text-lg font-bold">
           By {nameOf(breakdown.by).toLowerCase()}
         </h2>
-        <div role="group" aria-label="By what" className="flex flex-wrap gap-x-1">
-          {(result.breakdowns.length > 1 ? result.breakdowns : []).map(({ by }, i) => (
-            <button
-              key={by}
-              type="button"
-              aria-pressed={i === chosen}
-              onClick={() => setChosen(i)}
-              className={clsx(
-                'min-h-11 cursor-pointer rounded-field px-3 pointer-fine:min-h-9',
-                i === chosen ? 'bg-base-content/10 font-bold' : 'text-primary underline underline-offset-4',
-              )}
-            >
-              {nameOf(by)}
-            </button>
-          ))}
-        </div>
+        <Segments
+          label="By what"
+          options={result.breakdowns.map(({ by }) => [by, nameOf(by)] as const)}
+          chosen={breakdown.by}
+          onChoose={setChosen}
+        />
       </div>
       <p className="max-w-[75ch] text-base-content/75">
         {result.clickedThrough
@@ -70,12 +62,9 @@ export function Breakdowns({ result }: { result: View<'Result'> }) {
         Bars: share of the marks of what is marked. Thin lines: where it would lie eight times in ten. “Unsettled” means
         that this holds the cut, or that there are too few questions to tell.
       </p>
-      <details>
-        <summary className="min-h-11 cursor-pointer content-center text-primary underline underline-offset-4 pointer-fine:min-h-9">
-          As a table
-        </summary>
+      <AsTable>
         <Figures groups={breakdown.groups} by={breakdown.by} />
-      </details>
+      </AsTable>
     </section>
   );
 }

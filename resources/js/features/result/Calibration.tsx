@@ -1,11 +1,10 @@
 import { scaleLinear } from 'd3-scale';
 import type { View } from '../../api/client';
 import { Figure } from '../../ui/Figure';
+import { AsTable } from '../../ui/Fold';
 import { Table } from '../../ui/Table';
-import { count, percent, signed } from '../../ui/words';
-
-const SURENESS = { sure: 'Sure', leaning: 'Leaning', guess: 'Guess' };
-const LEANING = { over_confident: 'Surer than right', under_confident: 'More right than sure', neither: '' };
+import { capital, count, percent, signed } from '../../ui/words';
+import { LEANING, SURENESS } from './sureness';
 
 const SIZE = { width: 360, height: 264, left: 44, right: 16, top: 30, bottom: 40 };
 
@@ -20,12 +19,9 @@ export function Calibration(props: { levels: readonly View<'SurenessLevel'>[]; c
     >
       <p className="mb-2">{sentence(calibration)}</p>
       <Picture levels={levels} />
-      <details>
-        <summary className="min-h-11 cursor-pointer content-center text-primary underline underline-offset-4 pointer-fine:min-h-9">
-          As a table
-        </summary>
+      <AsTable>
         <Levels levels={levels} />
-      </details>
+      </AsTable>
     </Figure>
   );
 }
@@ -124,7 +120,7 @@ function Levels({ levels }: { levels: readonly View<'SurenessLevel'>[] }) {
           <td>{percent(level.accuracy ?? 0)}</td>
           <td>
             {percent(level.low)} and {percent(level.high)}
-            {LEANING[level.leaning] && <span className="block font-bold">{LEANING[level.leaning]}</span>}
+            {LEANING[level.leaning] && <span className="block font-bold">{capital(LEANING[level.leaning])}</span>}
           </td>
         </tr>
       ))}

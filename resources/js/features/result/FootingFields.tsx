@@ -2,6 +2,7 @@ import clsx from 'clsx';
 import { Link } from 'react-router';
 import type { View } from '../../api/client';
 import { Figure } from '../../ui/Figure';
+import { Fold } from '../../ui/Fold';
 import { OutcomeMark } from '../../ui/Outcome';
 import { count } from '../../ui/words';
 import { Calibration } from './Calibration';
@@ -106,12 +107,9 @@ function FalseFootings({ sitting, lines }: { sitting: string; lines: readonly Li
     <div>
       <ul className="border-b border-base-300">{lines.slice(0, most).map(row)}</ul>
       {lines.length > most && (
-        <details>
-          <summary className="min-h-11 cursor-pointer content-center text-primary underline underline-offset-4 pointer-fine:min-h-9">
-            {lines.length - most} more
-          </summary>
+        <Fold title={`${lines.length - most} more`}>
           <ul className="border-b border-base-300">{lines.slice(most).map(row)}</ul>
-        </details>
+        </Fold>
       )}
     </div>
   );

@@ -10,6 +10,7 @@ import { useInAddress } from '../../ui/useInAddress';
 import { capital, duration, percent } from '../../ui/words';
 import { KINDS } from '../question/kindNames';
 import { filterNamed, FILTERS, filtersOf, SORTS, sorted, type Filter, type Line, type Sort } from './lines';
+import { SURENESS } from './sureness';
 
 const HEADS: Record<Sort, string> = {
   question: 'No.',
@@ -24,8 +25,6 @@ const HEADS: Record<Sort, string> = {
   tries: 'Tries',
   changes: 'Changed',
 };
-
-const SURENESS = { sure: 'Sure', leaning: 'Leaning', guess: 'Guess' };
 
 /** So many at once; the others when they are asked for. */
 const AT_ONCE = 25;

@@ -3,7 +3,8 @@ import { line } from 'd3-shape';
 import type { View } from '../../api/client';
 import { Figure } from '../../ui/Figure';
 import { OutcomeMark } from '../../ui/Outcome';
-import { useWidth } from '../../ui/useWidth';
+import { Picture } from '../../ui/Picture';
+import { ShareBar } from '../../ui/ShareBar';
 import { duration, percent } from '../../ui/words';
 import type { Line } from './lines';
 import { positionsOf, QuestionLinks } from './QuestionLinks';
@@ -40,13 +41,17 @@ export function TimeCourse({ result }: { result: View<'Result'> }) {
             : 'Shapes: the outcome, at the height of your time. How long others need is not known of these questions yet.'
         }
       >
-        <Marks lines={seen} questions={questions.length} slowest={course.slowest} />
+        <Picture height={MARKS_HIGH} told={told(seen)}>
+          {(width) => <Marks width={width} lines={seen} questions={questions.length} slowest={course.slowest} />}
+        </Picture>
         <Legend lines={seen} />
       </Figure>
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
         {seen.length >= FEW && (
           <Figure title={course.aheadMs === null ? 'Your pace' : 'Your pace against the plan'}>
-            <PaceLines course={course} />
+            <Picture height={PACE_HIGH} told={paceTold(course)}>
+              {(width) => <PaceLines width={width} course={course} />}
+            </Picture>
           </Figure>
         )}
         <div className="grid gap-4">
@@ -86,12 +91,14 @@ function paceInWords({ aheadMs, fades, quarters }: View<'Course'>): string {
     : pace;
 }
 
+const MARKS_HIGH = 230;
+const PACE_HIGH = 190;
+
 const TICKS = [0, 10_000, 30_000, 60_000, 120_000, 300_000, 600_000, 1_200_000, 3_600_000];
 
-function Marks(props: { lines: readonly Line[]; questions: number; slowest: readonly number[] }) {
-  const { lines, questions, slowest } = props;
-  const [box, width] = useWidth<HTMLDivElement>();
-  const height = 230;
+function Marks(props: { width: number; lines: readonly Line[]; questions: number; slowest: readonly number[] }) {
+  const { width, lines, questions, slowest } = props;
+  const height = MARKS_HIGH;
   const [left, right, top, bottom] = [52, 14, 16, 24];
   const most = Math.max(30_000, ...lines.map(({ activeMs, cohortMs }) => Math.max(activeMs, cohortMs ?? 0)));
   const x = scaleLinear([0, Math.max(1, questions - 1)], [left + 8, Math.max(left + 9, width - right)]);
@@ -101,72 +108,68 @@ function Marks(props: { lines: readonly Line[]; questions: number; slowest: read
   const room = (width - left - right) / Math.max(1, questions);
   const size = Math.max(6, Math.min(16, room * 0.9));
   return (
-    <div ref={box} className="text-[13px]" role="img" aria-label={told(lines)}>
-      {width > 0 && (
-        <svg
-          width={width}
-          height={height}
-          viewBox={`0 0 ${width} ${height}`}
-          aria-hidden="true"
-          fill="currentColor"
-          className="h-auto max-w-full"
-        >
-          {TICKS.filter((tick) => tick <= most).map((tick) => (
-            <g key={tick}>
-              <line x1={left} x2={width - right} y1={y(tick)} y2={y(tick)} className="stroke-base-300" />
-              <text x={left - 6} y={y(tick) + 4} textAnchor="end">
-                {tick === 0 ? '0' : duration(tick)}
-              </text>
-            </g>
-          ))}
-          {Array.from({ length: Math.ceil(questions / step) }, (_, i) => (i === 0 ? 1 : i * step)).map((question) => (
-            <text key={question} x={x(question - 1)} y={height - 6} textAnchor="middle">
-              {question}
-            </text>
-          ))}
-          {lines.map(({ position, cohortMs }) =>
-            cohortMs === null ? null : (
-              <line
-                key={position}
-                x1={x(position) - size / 2 - 1}
-                x2={x(position) + size / 2 + 1}
-                y1={y(cohortMs)}
-                y2={y(cohortMs)}
-                className="stroke-base-content"
-                strokeWidth="2"
-              />
-            ),
-          )}
-          {lines.map(({ position, outcome, activeMs }) => (
-            <OutcomeMark
-              key={position}
-              outcome={outcome}
-              size={size}
-              at={{ x: x(position), y: y(Math.min(activeMs, most)) }}
-            />
-          ))}
-          {slowest.map((position) => {
-            const one = lines.find((line) => line.position === position);
-            return (
-              one && (
-                <text
-                  key={position}
-                  x={x(position) + (x(position) > width - 40 ? -size / 2 - 3 : size / 2 + 3)}
-                  y={y(one.activeMs) + 4}
-                  textAnchor={x(position) > width - 40 ? 'end' : 'start'}
-                  className="fill-base-content stroke-base-100 font-bold"
-                  strokeWidth="3"
-                  paintOrder="stroke"
-                >
-                  {position + 1}
-                </text>
-              )
-            );
-          })}
-        </svg>
+    <>
+      {TICKS.filter((tick) => tick <= most).map((tick) => (
+        <g key={tick}>
+          <line x1={left} x2={width - right} y1={y(tick)} y2={y(tick)} className="stroke-base-300" />
+          <text x={left - 6} y={y(tick) + 4} textAnchor="end">
+            {tick === 0 ? '0' : duration(tick)}
+          </text>
+        </g>
+      ))}
+      {Array.from({ length: Math.ceil(questions / step) }, (_, i) => (i === 0 ? 1 : i * step)).map((question) => (
+        <text key={question} x={x(question - 1)} y={height - 6} textAnchor="middle">
+          {question}
+        </text>
+      ))}
+      {lines.map(({ position, cohortMs }) =>
+        cohortMs === null ? null : (
+          <line
+            key={position}
+            x1={x(position) - size / 2 - 1}
+            x2={x(position) + size / 2 + 1}
+            y1={y(cohortMs)}
+            y2={y(cohortMs)}
+            className="stroke-base-content"
+            strokeWidth="2"
+          />
+        ),
       )}
-    </div>
+      {lines.map(({ position, outcome, activeMs }) => (
+        <OutcomeMark
+          key={position}
+          outcome={outcome}
+          size={size}
+          at={{ x: x(position), y: y(Math.min(activeMs, most)) }}
+        />
+      ))}
+      {slowest.map((position) => {
+        const one = lines.find((line) => line.position === position);
+        return (
+          one && (
+            <text
+              key={position}
+              x={x(position) + (x(position) > width - 40 ? -size / 2 - 3 : size / 2 + 3)}
+              y={y(one.activeMs) + 4}
+              textAnchor={x(position) > width - 40 ? 'end' : 'start'}
+              className="fill-base-content stroke-base-100 font-bold"
+              strokeWidth="3"
+              paintOrder="stroke"
+            >
+              {position + 1}
+            </text>
+          )
+        );
+      })}
+    </>
   );
+}
+
+function paceTold({ legs }: View<'Course'>): string {
+  const end = legs.at(-1);
+  return end
+    ? `After question ${end.position + 1} you had spent ${duration(end.spentMs)}${end.plannedMs === null ? '' : `; the plan gave ${duration(end.plannedMs)}`}.`
+    : '';
 }
 
 function told(lines: readonly Line[]): string {
@@ -192,10 +195,9 @@ function Legend({ lines }: { lines: readonly Line[] }) {
   );
 }
 
-function PaceLines({ course }: { course: View<'Course'> }) {
-  const [box, width] = useWidth<HTMLDivElement>();
+function PaceLines({ width, course }: { width: number; course: View<'Course'> }) {
   const { legs } = course;
-  const height = 190;
+  const height = PACE_HIGH;
   const [left, right, top, bottom] = [62, 76, 12, 24];
   const end = legs.at(-1);
   if (!end) return null;
@@ -214,56 +216,40 @@ function PaceLines({ course }: { course: View<'Course'> }) {
   const apart = ends.plan === null ? 0 : Math.max(0, 17 - Math.abs(ends.you - ends.plan)) / 2;
   const below = ends.plan !== null && ends.you > ends.plan ? apart : -apart;
   return (
-    <div
-      ref={box}
-      className="text-[13px]"
-      role="img"
-      aria-label={`After question ${end.position + 1} you had spent ${duration(end.spentMs)}${end.plannedMs === null ? '' : `; the plan gave ${duration(end.plannedMs)}`}.`}
-    >
-      {width > 0 && (
-        <svg
-          width={width}
-          height={height}
-          viewBox={`0 0 ${width} ${height}`}
-          aria-hidden="true"
-          fill="currentColor"
-          className="h-auto max-w-full"
-        >
-          {y.ticks(4).map((tick) => (
-            <line key={tick} x1={left} x2={width - right} y1={y(tick)} y2={y(tick)} className="stroke-base-300" />
-          ))}
-          {[0, most / 2, most].map((ms) => (
-            <text key={ms} x={left - 6} y={y(ms) + 4} textAnchor="end">
-              {ms === 0 ? '0' : `${Math.round(ms / 60_000)} min`}
-            </text>
-          ))}
-          <text x={x(1)} y={height - 6}>
-            question 1
-          </text>
-          <text x={x(end.position + 1)} y={height - 6} textAnchor="middle">
-            {end.position + 1}
-          </text>
-          {planned.length > 0 && (
-            <path
-              d={path([[0, 0], ...planned]) ?? ''}
-              fill="none"
-              className="stroke-base-content/70"
-              strokeWidth="2"
-              strokeDasharray="6 4"
-            />
-          )}
-          <path d={path(spent) ?? ''} fill="none" className="stroke-primary" strokeWidth="3" />
-          <text x={width - right + 6} y={ends.you + 4 + below} className="fill-primary font-bold">
-            you
-          </text>
-          {ends.plan !== null && (
-            <text x={width - right + 6} y={ends.plan + 4 - below}>
-              the plan
-            </text>
-          )}
-        </svg>
+    <>
+      {y.ticks(4).map((tick) => (
+        <line key={tick} x1={left} x2={width - right} y1={y(tick)} y2={y(tick)} className="stroke-base-300" />
+      ))}
+      {[0, most / 2, most].map((ms) => (
+        <text key={ms} x={left - 6} y={y(ms) + 4} textAnchor="end">
+          {ms === 0 ? '0' : `${Math.round(ms / 60_000)} min`}
+        </text>
+      ))}
+      <text x={x(1)} y={height - 6}>
+        question 1
+      </text>
+      <text x={x(end.position + 1)} y={height - 6} textAnchor="middle">
+        {end.position + 1}
+      </text>
+      {planned.length > 0 && (
+        <path
+          d={path([[0, 0], ...planned]) ?? ''}
+          fill="none"
+          className="stroke-base-content/70"
+          strokeWidth="2"
+          strokeDasharray="6 4"
+        />
       )}
-    </div>
+      <path d={path(spent) ?? ''} fill="none" className="stroke-primary" strokeWidth="3" />
+      <text x={width - right + 6} y={ends.you + 4 + below} className="fill-primary font-bold">
+        you
+      </text>
+      {ends.plan !== null && (
+        <text x={width - right + 6} y={ends.plan + 4 - below}>
+          the plan
+        </text>
+      )}
+    </>
   );
 }
 
@@ -272,18 +258,7 @@ function Quarters({ course }: { course: View<'Course'> }) {
   return (
     <ul className="grid gap-1">
       {course.quarters.map((share, i) => (
-        <li key={names[i]} className="grid grid-cols-[4.5rem_minmax(0,1fr)_3.5rem] items-center gap-2">
-          <span>{names[i]}</span>
-          <span aria-hidden="true" className="relative block h-4 bg-base-content/8">
-            {share !== null && (
-              <span
-                className="absolute inset-y-0 left-0 bg-primary/50"
-                style={{ width: `${100 * Math.max(0, share)}%` }}
-              />
-            )}
-          </span>
-          <span className="text-right font-bold tabular-nums">{share === null ? '–' : percent(share)}</span>
-        </li>
+        <ShareBar key={i} name={names[i] ?? ''} share={share} />
       ))}
     </ul>
   );

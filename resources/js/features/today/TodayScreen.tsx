@@ -4,6 +4,7 @@ import { api, ask, Unreachable, type View } from '../../api/client';
 import { queries, session, today } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Chip } from '../../ui/Chip';
+import { Covered } from '../../ui/Covered';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Choice } from '../../ui/Field';
@@ -122,7 +123,6 @@ function GoOn({ begun }: { begun: View<'OpenSittingLine'> }) {
 /** The two numbers people watch grow. */
 function BankSeen({ counts }: { counts: View<'Counts'> }) {
   const seen = counts.all - counts.new;
-  const share = (n: number) => (counts.all ? (100 * n) / counts.all : 0);
   return (
     <Figure
       title="Your way through the bank"
@@ -132,23 +132,7 @@ function BankSeen({ counts }: { counts: View<'Counts'> }) {
           : `Based on the latest answer to each of ${count(seen, 'question')}.`
       }
     >
-      <svg viewBox="0 0 100 14" preserveAspectRatio="none" aria-hidden="true" className="h-8 w-full">
-        <rect y="2" width="100" height="10" className="fill-base-content/15" />
-        <rect y="2" width={share(seen)} height="10" className="fill-primary/35" />
-        <rect y="2" width={share(counts.gotIt)} height="10" className="fill-primary" />
-      </svg>
-      <dl className="mt-3 grid grid-cols-3 gap-3">
-        {[
-          ['Got it', counts.gotIt],
-          ['Seen', seen],
-          ['In the bank', counts.all],
-        ].map(([label, n]) => (
-          <div key={label}>
-            <dt className="text-sm text-base-content/75">{label}</dt>
-            <dd className="text-xl font-bold">{n}</dd>
-          </div>
-        ))}
-      </dl>
+      <Covered of={{ all: counts.all, seen, right: counts.gotIt }} below />
     </Figure>
   );
 }
