@@ -8,6 +8,7 @@ use App\Assembly\BuilderController;
 use App\Assembly\ExamController;
 use App\Assembly\RecipeController;
 use App\Bench\BareController;
+use App\Cohort\CohortController;
 use App\Handbook\HandbookController;
 use App\Library\LibraryController;
 use App\Media\MediaController;
@@ -15,6 +16,7 @@ use App\Progress\AdaptiveController;
 use App\Progress\MasteryController;
 use App\Progress\ProgressController;
 use App\Progress\WeakSpotsController;
+use App\Result\AgainstController;
 use App\Result\PackController;
 use App\Result\ResultController;
 use App\Result\TakeAwayController;
@@ -68,6 +70,8 @@ Route::prefix('api')->group(function (): void {
         Route::put('exams/{exam}/enrolment', [TodayController::class, 'enrol']);
         Route::post('exams/{exam}/quick-starts', [TodayController::class, 'begin']);
         Route::get('exams/{exam}/mastery', [MasteryController::class, 'show']);
+        Route::get('exams/{exam}/cohort', [CohortController::class, 'show']);
+        Route::put('exams/{exam}/cohort', [CohortController::class, 'takePart']);
         Route::get('exams/{exam}/progress', [ProgressController::class, 'show']);
         Route::get('exams/{exam}/builder', [BuilderController::class, 'show']);
         Route::get('exams/{exam}/handbook', [HandbookController::class, 'index']);
@@ -128,6 +132,8 @@ Route::prefix('api')->group(function (): void {
             Route::get('sittings/{sitting}/result', [ResultController::class, 'show']);
             Route::get('sittings/{sitting}/review', [ResultController::class, 'review']);
             Route::post('sittings/{sitting}/follow-up', [ResultController::class, 'followUp']);
+            Route::get('sittings/{sitting}/against/{other}', [AgainstController::class, 'show'])
+                ->middleware('can:sit,other');
             Route::get('sittings/{sitting}/table', [TakeAwayController::class, 'table']);
             Route::get('sittings/{sitting}/statements', [TakeAwayController::class, 'statements']);
             Route::post('sittings/{sitting}/questions/{position}/rubric', [

@@ -36,7 +36,7 @@ final class FuzzTrial
         for ($sent = 0; $sent < $requests || $busy !== [];) {
             while ($sent < $requests && count($busy) < self::AT_ONCE) {
                 $member = $members[$sent % self::PEOPLE];
-                $request = $hostile->next(['sitting' => [$member->sitting]]);
+                $request = $hostile->next(['sitting' => [$member->sitting], 'other' => [$member->sitting]]);
                 $handle = $this->handle($server->address, $request, $member);
                 curl_multi_add_handle($multi, $handle);
                 $busy[spl_object_id($handle)] = $request;

@@ -228,12 +228,14 @@ final readonly class ScaleBank
             o as (select u.i as u, n.k as k, 1 + (u.i * 7919 + n.k * {$stride}) % {$questions} as q from u, n)
             insert into outcomes (sitting_id, position, user_id, exam_id, question_id, version_id, topic_id,
             outcome, shown, response, credit, share, first_credit, marks, possible, changes, struck, sureness,
-            flagged, active_ms, cohort_ms,
+            flagged, active_ms, answered_ms, cohort_ms,
             first_look, counts, settled_ms, day)
             select 'scale-' || o.u || '-' || (o.k / 50), o.k % 50, o.u, 1, o.q, o.q, q.topic_id, {$outcome}, 1,
             null, cast({$share} as int), {$share}, null, '1', '1', 0, '[]',
             case o.k % 3 when 0 then 'sure' when 1 then 'leaning' else 'guess' end, o.k % 40 = 0,
-            20000 + (o.k * 97) % 60000, null, 1, 1, {$now} - ({$sittings} - o.k / 50) * {$day},
+            20000 + (o.k * 97) % 60000,
+            {$now} - ({$sittings} - o.k / 50) * {$day} - 3000000 + (o.k % 50) * 60000, null, 1, 1,
+            {$now} - ({$sittings} - o.k / 50) * {$day},
             ({$now} - ({$sittings} - o.k / 50) * {$day}) / {$day}
             from o join questions q on q.id = o.q");
     }

@@ -7,7 +7,7 @@ namespace App\Cohort;
 use App\Account\Role;
 use Illuminate\Database\Query\Builder;
 
-/** Who belongs to the cohort of an exam: its candidates, and nobody who writes its questions. */
+/** Who belongs to the cohort of an exam: its candidates, nobody who writes its questions, nobody who stays out. */
 final class Candidates
 {
     /**
@@ -24,6 +24,13 @@ final class Candidates
                     ->from('exam_roles')
                     ->where('exam_roles.exam_id', $exam)
                     ->whereColumn('exam_roles.user_id', $user),
+            )
+            ->whereNotExists(
+                fn (Builder $enrolments): Builder => $enrolments
+                    ->from('enrolments')
+                    ->where('enrolments.exam_id', $exam)
+                    ->where('enrolments.in_cohort', false)
+                    ->whereColumn('enrolments.user_id', $user),
             );
     }
 }

@@ -31,7 +31,7 @@ final readonly class ItemStatisticsStore
 
     /**
      * Whether enough has been sat since the last time: at least twenty sittings that count, and at least a fiftieth of
-     * all there were.
+     * all there were; or somebody has left the cohort, or come back to it.
      */
     public function isDue(Exam $exam): bool
     {
@@ -41,9 +41,13 @@ final readonly class ItemStatisticsStore
             ->where('counts', true)
             ->where('mode', Mode::Timed->value)
             ->whereNull('deleted_at');
+        $moved = DB::table('enrolments')
+            ->where('exam_id', $exam->id)
+            ->where('cohort_ms', '>=', is_numeric($renewed) ? (int) $renewed : 0)
+            ->exists();
         $new = $sat()->where('ended_ms', '>', is_numeric($renewed) ? (int) $renewed : 0)->count();
 
-        return $new >= self::NEW && $new >= self::NEW_SHARE * $sat()->count();
+        return $moved || ($new >= self::NEW && $new >= self::NEW_SHARE * $sat()->count());
     }
 
     /**

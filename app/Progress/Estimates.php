@@ -6,6 +6,7 @@ namespace App\Progress;
 
 use App\Account\User;
 use App\Clock\Moment;
+use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
@@ -31,13 +32,14 @@ final readonly class Estimates
     {
         $topics = $syllabus->tops();
         $places = array_flip(array_column($topics, 'id'));
-        $responses = $this->looks->of(
+        $looked = $this->looks->of(
             exam: $exam,
             user: $user,
             syllabus: $syllabus,
             places: $places,
             now: $now,
         );
+        $responses = $looked->responses;
         $ability = Scale::estimator($exam)->estimate($responses, count($topics));
         $counts = array_replace(
             array_fill(0, count($topics), 0),
@@ -60,6 +62,7 @@ final readonly class Estimates
                 array_values($counts),
                 array_map(fn (SyllabusTopic $topic): float => (float) $topic->weight, $topics),
             ),
+            spells: Spells::of($looked, $ability, Enrolment::of($user->id, $exam->id)->timeZone),
         );
     }
 }

@@ -141,6 +141,6 @@ final readonly class KeptEstimates
         $kept = json_decode($json, true);
 
         /** @var Kept|null */
-        return is_array($kept) && isset($kept['stands']['topics'], $kept['story']['trend']) ? $kept : null;
+        return is_array($kept) && isset($kept['stands']['minutes'], $kept['story']['trend']) ? $kept : null;
     }
 }

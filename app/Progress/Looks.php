@@ -21,9 +21,8 @@ final class Looks
     /**
      * @param  array<int, int>  $places  topic at the top => its number, from 0
      * @param  int  $now  Unix milliseconds
-     * @return list<Response>
      */
-    public function of(Exam $exam, User $user, Syllabus $syllabus, array $places, int $now): array
+    public function of(Exam $exam, User $user, Syllabus $syllabus, array $places, int $now): Looked
     {
         $rows = DB::table('outcomes')
             ->join('questions', 'questions.id', '=', 'outcomes.question_id')
@@ -34,13 +33,21 @@ final class Looks
             ->orderBy('outcomes.settled_ms')
             ->select([
                 'outcomes.question_id', 'outcomes.outcome', 'outcomes.share', 'outcomes.counts', 'outcomes.active_ms',
-                'outcomes.cohort_ms', 'outcomes.settled_ms', 'questions.topic_id', 'questions.b', 'questions.luck',
+                'outcomes.cohort_ms', 'outcomes.settled_ms', 'outcomes.answered_ms', 'questions.topic_id',
+                'questions.b', 'questions.luck',
             ]);
-        $responses = [];
+        $responses = $at = $moments = [];
         foreach (self::byQuestion($rows->cursor()) as $looks) {
+            foreach ($looks as $look) {
+                if ($look->answered_ms !== null) {
+                    $moments[] = (int) $look->answered_ms;
+                }
+            }
             $days = array_map(fn (stdClass $look): float => (int) $look->settled_ms / Moment::MS_PER_DAY, $looks);
             foreach (Evidence::independent($days) as $i) {
                 if (self::tells($looks[$i])) {
+                    $answered = $looks[$i]->answered_ms;
+                    $at[] = $answered === null ? null : (int) $answered;
                     $responses[] = new Response(
                         topic: $places[$syllabus->topOf((int) $looks[$i]->topic_id)->id],
                         b: (float) $looks[$i]->b,
@@ -52,7 +59,7 @@ final class Looks
             }
         }
 
-        return $responses;
+        return new Looked(responses: $responses, at: $at, moments: $moments);
     }
 
     /**

@@ -7,13 +7,10 @@ namespace App\Progress;
 use App\Account\User;
 use App\Assembly\Bank;
 use App\Clock\Moment;
-use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
-use App\Sitting\Stage;
 use Illuminate\Support\Facades\DB;
-use Psr\Clock\ClockInterface;
 use stdClass;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Marking\Outcome;
@@ -23,25 +20,20 @@ use Uplandia\Core\Result\Leaning;
  * Reads where a candidate stands: what is kept of it, and what is counted.
  *
  * @phpstan-import-type TopicStands from Standing
+ * @phpstan-import-type SpellKept from Spells
  */
 final readonly class ProgressReader
 {
-    private const DAYS = 84;
-
     private const OUTLOOKS = 366;
 
-    public function __construct(private KeptEstimates $kept, private Bank $bank, private ClockInterface $clock)
+    public function __construct(private KeptEstimates $kept, private Bank $bank, private StudyDays $days)
     {
     }
 
     public function of(Exam $exam, User $user): ProgressView
     {
         ['stands' => $stands, 'story' => $story] = $this->kept->of($exam, $user);
-        $sat = DB::table('sittings')
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
-            ->where('status', Stage::HandedIn->value)
-            ->whereNull('deleted_at');
+        $days = $this->days->of($exam, $user);
 
         return new ProgressView(
             exam: $exam->slug,
@@ -66,10 +58,22 @@ final readonly class ProgressReader
                 ),
                 $story['months'],
             ),
-            days: $this->days($exam, $user),
-            totalMs: (int) (clone $sat)->sum('active_ms'),
-            sittings: $sat->count(),
+            hours: self::spells($stands['hours']),
+            minutes: self::spells($stands['minutes']),
+            days: $this->days->shown($exam, $user, $days),
+            bests: $this->days->bests($exam, $user, $days),
+            totalMs: array_sum(array_map(fn (StudyDayView $day): int => $day->ms, $days)),
+            sittings: StudyDays::sat($exam, $user)->count(),
         );
+    }
+
+    /**
+     * @param  list<SpellKept>  $kept
+     * @return list<SpellView>
+     */
+    private static function spells(array $kept): array
+    {
+        return array_map(fn (array $one): SpellView => new SpellView(...$one), $kept);
     }
 
     /** @return list<OutlookDayView> in order */
@@ -144,33 +148,6 @@ final readonly class ProgressReader
                 );
             },
             $syllabus->tops(),
-        );
-    }
-
-    /** @return list<StudyDayView> in order, those on which anything was handed in */
-    private function days(Exam $exam, User $user): array
-    {
-        $enrolment = Enrolment::of($user->id, $exam->id);
-        $now = Moment::now($this->clock);
-        $rows = DB::table('sittings')
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
-            ->where('status', Stage::HandedIn->value)
-            ->whereNull('deleted_at')
-            ->where('ended_ms', '>', $now - self::DAYS * Moment::MS_PER_DAY)
-            ->orderBy('ended_ms')
-            ->get(['ended_ms', 'active_ms', 'answered']);
-        $days = [];
-        foreach ($rows as $row) {
-            $day = $enrolment->dayOf((int) $row->ended_ms);
-            $days[$day]['ms'] = ($days[$day]['ms'] ?? 0) + (int) $row->active_ms;
-            $days[$day]['answered'] = ($days[$day]['answered'] ?? 0) + (int) $row->answered;
-        }
-
-        return array_map(
-            fn (int $day, array $of): StudyDayView => new StudyDayView(Moment::date($day), $of['ms'], $of['answered']),
-            array_keys($days),
-            $days,
         );
     }
 }

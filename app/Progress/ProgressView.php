@@ -16,6 +16,8 @@ final readonly class ProgressView
      * @param  list<TopicStandView>  $topics
      * @param  list<TrendSittingView>  $trend
      * @param  list<MonthView>  $months
+     * @param  list<SpellView>  $hours
+     * @param  list<SpellView>  $minutes
      * @param  list<StudyDayView>  $days
      */
     public function __construct(
@@ -33,7 +35,10 @@ final readonly class ProgressView
         #[OA\Property(type: 'array', items: new OA\Items(ref: TopicStandView::class), description: 'In the order of the blueprint.')] public array $topics,
         #[OA\Property(type: 'array', items: new OA\Items(ref: TrendSittingView::class))] public array $trend,
         #[OA\Property(type: 'array', items: new OA\Items(ref: MonthView::class))] public array $months,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SpellView::class), description: 'By hour of the day.')] public array $hours,
+        #[OA\Property(type: 'array', items: new OA\Items(ref: SpellView::class), description: 'By minute of the session, ten together.')] public array $minutes,
         #[OA\Property(type: 'array', items: new OA\Items(ref: StudyDayView::class), description: 'The latest twelve weeks.')] public array $days,
+        #[OA\Property(ref: BestsView::class)] public BestsView $bests,
         #[OA\Property(description: 'Active time in all.')] public int $totalMs,
         #[OA\Property(description: 'Handed in.')] public int $sittings,
     ) {

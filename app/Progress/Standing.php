@@ -14,6 +14,8 @@ use Uplandia\Core\Progress\PointsAtStake;
 /**
  * What is kept of where a candidate stands: plain values, as JSON has them. Shares and chances are 0 to 1.
  *
+ * @phpstan-import-type SpellKept from Spells
+ *
  * @phpstan-type TopicStands array{
  *     code: string, weight: float, share: float|null, low: float|null, high: float|null, responses: int,
  *     stake: float|null, lever: float|null
@@ -23,7 +25,7 @@ use Uplandia\Core\Progress\PointsAtStake;
  * }
  * @phpstan-type Stands array{
  *     topics: list<TopicStands>, responses: int, responsesMissing: int, weightTouched: float, untouched: list<string>,
- *     outlook: OutlookStands|null
+ *     outlook: OutlookStands|null, hours: list<SpellKept>, minutes: list<SpellKept>
  * }
  */
 final class Standing
@@ -84,6 +86,8 @@ final class Standing
                     'questions' => array_sum($questions),
                     'needed' => $needed,
                 ],
+            'hours' => $estimate->spells->hours,
+            'minutes' => $estimate->spells->minutes,
         ];
     }
 

@@ -14,8 +14,9 @@ final readonly class Enrolment
     /**
      * @param  int|null  $examDay  a count of days; null: no date is set
      * @param  string  $timeZone  in which their days begin
+     * @param  bool  $inCohort  whether they take part in the cohort
      */
-    private function __construct(public ?int $examDay, public string $timeZone)
+    private function __construct(public ?int $examDay, public string $timeZone, public bool $inCohort)
     {
     }
 
@@ -24,10 +25,14 @@ final readonly class Enrolment
         $row = DB::table('enrolments')
             ->where('user_id', $user)
             ->where('exam_id', $exam)
-            ->first(['exam_date', 'time_zone']);
+            ->first(['exam_date', 'time_zone', 'in_cohort']);
         $date = is_string($row?->exam_date) ? new DateTimeImmutable($row->exam_date) : null;
 
-        return new self($date === null ? null : Moment::day(Moment::of($date), 'UTC'), $row->time_zone ?? 'UTC');
+        return new self(
+            examDay: $date === null ? null : Moment::day(Moment::of($date), 'UTC'),
+            timeZone: $row->time_zone ?? 'UTC',
+            inCohort: (bool) ($row->in_cohort ?? true),
+        );
     }
 
     /**
@@ -40,6 +45,18 @@ final readonly class Enrolment
             ['user_id' => $user, 'exam_id' => $exam, 'exam_date' => $examDate, 'time_zone' => $timeZone],
             ['user_id', 'exam_id'],
             ['exam_date', 'time_zone'],
+        );
+        // In another time zone, answers were given at other hours.
+        DB::table('kept_estimates')->where('user_id', $user)->where('exam_id', $exam)->increment('evidence');
+    }
+
+    /** @param  int  $now  Unix milliseconds */
+    public static function takePart(int $user, int $exam, bool $takesPart, int $now): void
+    {
+        DB::table('enrolments')->upsert(
+            ['user_id' => $user, 'exam_id' => $exam, 'in_cohort' => $takesPart, 'cohort_ms' => $now],
+            ['user_id', 'exam_id'],
+            ['in_cohort', 'cohort_ms'],
         );
     }
 

@@ -39,6 +39,12 @@ final readonly class GroupView
     ) {
     }
 
+    /** Where shares would be taken for what they are not. */
+    public function withoutShares(): self
+    {
+        return new self(...['tally' => $this->tally->withoutShares(), 'share' => null] + get_object_vars($this));
+    }
+
     /** @param  list<self>  $parts */
     public static function of(string $code, string $name, Group $group, array $parts = []): self
     {

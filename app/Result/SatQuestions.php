@@ -25,6 +25,7 @@ final readonly class SatQuestions
 
     private const COLUMNS = [
         'outcomes.position',
+        'outcomes.question_id',
         'outcomes.topic_id',
         'outcomes.section',
         'outcomes.version_id',

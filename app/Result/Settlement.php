@@ -224,6 +224,7 @@ final readonly class Settlement implements Settles
             'sureness' => $question->sureness?->value,
             'flagged' => $question->flagged,
             'active_ms' => $question->activeMs,
+            'answered_ms' => $question->answeredAt,
             'first_look' => false,
             'counts' => $counts,
             'settled_ms' => self::settledAt($state, $item->position),

@@ -8,8 +8,7 @@ use Uplandia\Core\Statistics\Sample;
 
 /**
  * All candidates of the same exam or test, for comparison: each once with the latest sitting of which at least 80 %
- * was
- * answered. Source: computation.md, section 10.
+ * was answered. Source: computation.md, section 10.
  */
 final readonly class Cohort
 {
@@ -35,7 +34,15 @@ final readonly class Cohort
                 $latest[$standing->candidate] = $standing;
             }
         }
-        $scores = array_map(static fn (ComparedSitting $standing): float => $standing->score, array_values($latest));
+
+        return self::ofScores(
+            array_map(static fn (ComparedSitting $standing): float => $standing->score, array_values($latest)),
+        );
+    }
+
+    /** @param  list<float>  $scores  one a candidate, of the latest sitting that counts, in any order */
+    public static function ofScores(array $scores): self
+    {
         sort($scores);
 
         return new self($scores);

@@ -19,6 +19,7 @@ final readonly class QuestionState
      * @param  list<array<mixed>>  $tries  responses of which the candidate asked whether they are right (tutor mode)
      * @param  array<mixed>|null  $latest  the last response, whether it counts or not
      * @param  list<string>  $ruledOut  option ids ruled out now
+     * @param  int|null  $answeredAt  when the response that counts was given, Unix milliseconds; null: none ever was
      */
     public function __construct(
         public ?array $response,
@@ -35,6 +36,7 @@ final readonly class QuestionState
         public array $tries = [],
         public ?array $latest = null,
         public array $ruledOut = [],
+        public ?int $answeredAt = null,
     ) {
     }
 

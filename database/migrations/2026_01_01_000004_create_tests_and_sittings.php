@@ -208,6 +208,8 @@ return new class extends Migration
             $table->string('sureness')->nullable();
             $table->boolean('flagged');
             $table->unsignedInteger('active_ms');
+            // When the response that counts was given.
+            $table->unsignedBigInteger('answered_ms')->nullable();
             // The cohort's median for the question as it was known at the time.
             $table->unsignedInteger('cohort_ms')->nullable();
             $table->boolean('first_look');

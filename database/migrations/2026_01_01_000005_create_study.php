@@ -18,6 +18,9 @@ return new class extends Migration
             $table->string('target')->nullable();
             $table->double('hours_week')->nullable();
             $table->string('time_zone')->default('UTC');
+            // Whether they take part in the cohort, and when they said so last.
+            $table->boolean('in_cohort')->default(true);
+            $table->unsignedBigInteger('cohort_ms')->nullable();
             $table->timestamps();
             $table->primary(['user_id', 'exam_id']);
         });
@@ -97,6 +100,16 @@ return new class extends Migration
             $table->unsignedInteger('responses');
             $table->primary(['user_id', 'exam_id', 'day']);
         });
+        // What each candidate's latest sitting of the whole exam came to, whole ('') and by topic, for comparison.
+        Schema::create('cohort_marks', function (Blueprint $table): void {
+            $table->foreignId('exam_id')->constrained()->cascadeOnDelete();
+            $table->string('topic');
+            $table->foreignId('user_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignUlid('sitting_id')->index()->constrained()->cascadeOnDelete();
+            $table->double('share');
+            $table->primary(['exam_id', 'topic', 'user_id']);
+            $table->index(['exam_id', 'topic', 'share', 'user_id']);
+        });
         Schema::create('notes', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
@@ -134,7 +147,7 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['scratch_pads', 'highlights', 'notes', 'outlooks', 'kept_estimates', 'gap_entries', 'standings', 'enrolments'] as $table) {
+        foreach (['scratch_pads', 'highlights', 'notes', 'cohort_marks', 'outlooks', 'kept_estimates', 'gap_entries', 'standings', 'enrolments'] as $table) {
             Schema::dropIfExists($table);
         }
     }

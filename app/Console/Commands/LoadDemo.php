@@ -6,8 +6,7 @@ namespace App\Console\Commands;
 
 use App\Account\Role;
 use App\Account\User;
-use App\Cohort\CohortScaleStore;
-use App\Cohort\ItemStatisticsStore;
+use App\Cohort\CohortRenewal;
 use App\Demo\DemoCohort;
 use App\Demo\DemoHistory;
 use App\Question\Exam;
@@ -31,8 +30,7 @@ final class LoadDemo extends Command
         BankLoader $loader,
         DemoHistory $history,
         DemoCohort $cohort,
-        ItemStatisticsStore $statistics,
-        CohortScaleStore $scale,
+        CohortRenewal $renewal,
     ): int {
         try {
             foreach (glob(database_path('demo/*/exam.yaml')) ?: [] as $sheet) {
@@ -51,8 +49,7 @@ final class LoadDemo extends Command
             $sittings = $cohort->load($exam, (int) $this->option('cohort'));
             if ($sittings > 0) {
                 $this->line("{$exam->name}: {$sittings} sittings of {$this->option('cohort')} made-up candidates.");
-                $statistics->renew($exam);
-                $scale->renew($exam);
+                $renewal->renew($exam);
             }
         }
         $this->people($history);

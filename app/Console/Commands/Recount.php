@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Cohort\CohortMarks;
 use App\Progress\EstimatesRecount;
 use App\Question\Tallies;
 use App\Result\OutcomesRecount;
@@ -25,6 +26,7 @@ final class Recount extends Command
         OutcomesRecount $outcomes,
         StandingsRecount $standings,
         EstimatesRecount $estimates,
+        CohortMarks $marks,
     ): int {
         $user = $this->option('user');
         $address = is_string($user) ? $user : null;
@@ -35,6 +37,7 @@ final class Recount extends Command
             'Sittings' => $outcomes->run($address),
             'Standings' => $standings->run($address),
             'Estimates' => $estimates->run($address),
+            'Places in the cohort' => $marks->faults(),
         ];
         foreach ($runs as $what => $run) {
             $checked = 0;

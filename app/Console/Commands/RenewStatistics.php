@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Cohort\CohortScaleStore;
+use App\Cohort\CohortRenewal;
 use App\Cohort\ItemStatisticsStore;
 use App\Question\Exam;
 use Illuminate\Console\Command;
@@ -16,7 +16,7 @@ final class RenewStatistics extends Command
 
     protected $description = 'Renew what the cohort\'s answers say of each question';
 
-    public function handle(ItemStatisticsStore $statistics, CohortScaleStore $scale): int
+    public function handle(ItemStatisticsStore $statistics, CohortRenewal $renewal): int
     {
         $slug = $this->option('exam');
         $exams = Exam::query()->when($slug !== null, fn ($exams) => $exams->where('slug', $slug))->get();
@@ -31,8 +31,7 @@ final class RenewStatistics extends Command
 
                 continue;
             }
-            $versions = $statistics->renew($exam);
-            $scale->renew($exam);
+            $versions = $renewal->renew($exam);
             $this->line("{$exam->name}: {$versions} questions.");
         }
 

@@ -61,11 +61,18 @@ final class Entry
 
     private int $changesThen = 0;
 
+    /** Unix milliseconds of the latest response, of those that may count; null: there was none. */
+    private ?int $answeredAt = null;
+
     /** @var array<string, int> part => sequence of what counts */
     private array $last = [];
 
-    public function answer(int $seq, mixed $value): void
+    /** @param  int  $at  when it was given, Unix milliseconds */
+    public function answer(int $seq, int $at, mixed $value): void
     {
+        if ($this->tries === [] && $this->isLatest('answered', $seq)) {
+            $this->answeredAt = $at;
+        }
         $this->responses[$seq] = Response::orNone($value);
     }
 
@@ -104,6 +111,11 @@ final class Entry
     public function tries(): array
     {
         return $this->tries;
+    }
+
+    public function answeredAt(): ?int
+    {
+        return $this->answeredAt;
     }
 
     /** @return array<mixed>|null what counts */
@@ -169,6 +181,7 @@ final class Entry
         return [
             'flagged', 'struck', 'sureness', 'seen', 'checkedAt', 'lock', 'activeMs', 'rubricMarks', 'keptUpTo',
             'keptFirst', 'keptLast', 'keptChanges', 'last', 'tries', 'struckThen', 'firstThen', 'changesThen',
+            'answeredAt',
         ];
     }
 

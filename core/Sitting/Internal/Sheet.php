@@ -141,6 +141,7 @@ final class Sheet
             tries: $entry->tries(),
             latest: $entry->response(),
             ruledOut: $entry->struck,
+            answeredAt: $entry->answeredAt(),
         );
     }
 
@@ -223,7 +224,11 @@ final class Sheet
             return 'The first try counts, and how sure one was of it.';
         }
         match ($event->kind) {
-            EventKind::Answered => $entry->answer($event->seq, $event->value),
+            EventKind::Answered => $entry->answer(
+                seq: $event->seq,
+                at: max((int) $this->clock->startedAt, $event->doneAt()),
+                value: $event->value,
+            ),
             EventKind::Checked => ($entry->checkedAt ??= $this->terms->mode === Mode::Tutor ? $event->at : null),
             default => $this->note($entry, $event),
         };

@@ -265,6 +265,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/cohort": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where I stand among others */
+        get: operations["whereIStandAmongOthers"];
+        /** Take part in the cohort, or stay out of it */
+        put: operations["takePartInTheCohortOrStayOutOfIt"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/handbook": {
         parameters: {
             query?: never;
@@ -516,6 +534,23 @@ export interface paths {
         put?: never;
         /** Build a test of my weak spots */
         post: operations["buildATestOfMyWeakSpots"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/against/{other}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Hold two results against each other */
+        get: operations["holdTwoResultsAgainstEachOther"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1158,6 +1193,19 @@ export interface components {
              */
             how: "same" | "fresh" | "missed";
         };
+        /** @description Two sittings held against each other, the earlier first. */
+        Against: {
+            exam: string;
+            earlier: components["schemas"]["Side"];
+            later: components["schemas"]["Side"];
+            shift: components["schemas"]["Shift"] | null;
+            /** @description One of them is adaptive: whoever knows more is asked what is harder, so no shares are compared. */
+            adaptive: boolean;
+            /** @description In the order of the blueprint. */
+            topics: components["schemas"]["TopicShift"][];
+            /** @description In the order of the later. */
+            again: components["schemas"]["MetAgain"][];
+        };
         Agreement: {
             /** @description Whether a sitting may be compared. */
             agrees: boolean;
@@ -1174,6 +1222,26 @@ export interface components {
             answered: number;
             questions: number;
             activeMs: number;
+        };
+        BestTest: {
+            sitting: string;
+            title: string;
+            at: number;
+            /**
+             * Format: float
+             * @description 0 to 1.
+             */
+            share: number;
+            questions: number;
+        };
+        /** @description What went best so far. */
+        Bests: {
+            timed: components["schemas"]["BestTest"] | null;
+            day: components["schemas"]["StudyDay"] | null;
+            /** @description The most days in a row on which something was handed in. */
+            run: number;
+            /** @description Days in a row up to today, or to yesterday; 0: none. */
+            runNow: number;
         };
         /** @description A sitting's questions as they are printed: a page of them, in the order of the screen. */
         Booklet: {
@@ -1314,6 +1382,33 @@ export interface components {
              */
             cause: "misread" | "mixed_up" | "never_knew" | "worked_out_wrong" | "rushed" | "other" | null;
         };
+        /** @description Where a candidate stands among all candidates of the exam. Shares are 0 to 1. */
+        Cohort: {
+            /** @description Whether one's own figures are part of it. */
+            takesPart: boolean;
+            /** @description Others, each once with the latest whole exam that counts. */
+            n: number;
+            /** @description So many are needed before anything is shown. */
+            fewest: number;
+            /** @description One's own latest whole exam; null: none was sat. */
+            sitting: string | null;
+            /**
+             * Format: float
+             * @description Its share of marks.
+             */
+            share: number | null;
+            /** Format: float */
+            percentile: number | null;
+            /**
+             * Format: float
+             * @description Of the others; null: too few.
+             */
+            median: number | null;
+            /** @description How many others fall into each equal step from 0 to 1; none: too few. */
+            steps: number[];
+            /** @description In the order of the blueprint. */
+            topics: components["schemas"]["CohortTopic"][];
+        };
         /** @description How the cohort answered a question at first sight. There is none before enough have. */
         CohortAnswers: {
             /** @description How many answers it rests on. */
@@ -1357,6 +1452,42 @@ export interface components {
             share: number | null;
             /** @description How many others fall into each equal step from 0 to 1; none: too few. */
             steps: number[];
+        };
+        /** @description A topic as the cohort and the candidate find it. Shares are 0 to 1. */
+        CohortTopic: {
+            code: string;
+            name: string;
+            /**
+             * Format: float
+             * @description One's own mean credit in the latest whole exam; null: none was sat.
+             */
+            mine: number | null;
+            /**
+             * Format: float
+             * @description Mean of the others'; null: too few.
+             */
+            others: number | null;
+            /**
+             * Format: float
+             * @description 0 to 1; null: too few others, or no exam was sat.
+             */
+            percentile: number | null;
+            /** @description First looks at questions that enough others have met. */
+            questions: number;
+            /**
+             * Format: float
+             * @description One's own mean credit on them; null: there are none.
+             */
+            mineSame: number | null;
+            /**
+             * Format: float
+             * @description The cohort's on the very same.
+             */
+            othersSame: number | null;
+        };
+        CohortWanted: {
+            /** @description Whether one takes part in the cohort of an exam. */
+            takesPart: boolean;
         };
         ConfirmRequest: {
             /** @description From the letter. */
@@ -1824,6 +1955,24 @@ export interface components {
             answered: number;
             questions: number;
         };
+        /** @description A question that was in both of two sittings. */
+        MetAgain: {
+            excerpt: string;
+            topic: string;
+            /** @description Its position in the earlier. */
+            earlierPosition: number;
+            /** @description Its position in the later. */
+            laterPosition: number;
+            /** @enum {string} */
+            earlier: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending";
+            /** @enum {string} */
+            later: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending";
+            /**
+             * Format: float
+             * @description Later credit less earlier, −1 to 1; null: one is not marked or was not met.
+             */
+            by: number | null;
+        };
         Name: {
             /** @description What a sitting is to be called. */
             name: string;
@@ -2098,8 +2247,13 @@ export interface components {
             topics: components["schemas"]["TopicStand"][];
             trend: components["schemas"]["TrendSitting"][];
             months: components["schemas"]["CalibrationMonth"][];
+            /** @description By hour of the day. */
+            hours: components["schemas"]["Spell"][];
+            /** @description By minute of the session, ten together. */
+            minutes: components["schemas"]["Spell"][];
             /** @description The latest twelve weeks. */
             days: components["schemas"]["StudyDay"][];
+            bests: components["schemas"]["Bests"];
             /** @description Active time in all. */
             totalMs: number;
             /** @description Handed in. */
@@ -2485,6 +2639,26 @@ export interface components {
         Shared: {
             code: string;
         };
+        /** @description How a share of marks changed from an earlier sitting to a later one. */
+        Shift: {
+            /**
+             * Format: float
+             * @description Later less earlier, −1 to 1.
+             */
+            by: number;
+            /**
+             * Format: float
+             * @description Of it, 95 %.
+             */
+            low: number;
+            /**
+             * Format: float
+             * @description Of it, 95 %.
+             */
+            high: number;
+            /** @description It rests on enough, and is more than chance. */
+            clear: boolean;
+        };
         /** @description Why a test cannot be made as asked, and the ways out. */
         Shortfall: {
             /** @description All of it in words. */
@@ -2496,6 +2670,19 @@ export interface components {
             /** @description The nearest larger count that can be made. */
             above: number | null;
             gains: components["schemas"]["Gain"][];
+        };
+        /** @description One of two sittings that are held against each other. */
+        Side: {
+            sitting: string;
+            title: string;
+            /** @enum {string} */
+            mode: "tutor" | "timed" | "untimed";
+            endedAt: number;
+            activeMs: number;
+            /** @description At least 80 % was answered. */
+            counts: boolean;
+            whole: components["schemas"]["Group"];
+            calibration: components["schemas"]["Calibration"] | null;
         };
         SignInRequest: {
             email: string;
@@ -2544,6 +2731,30 @@ export interface components {
             refused: {
                 [key: string]: string;
             };
+        };
+        /** @description How answers came out in a part of the day or of the session, against what was expected of them. */
+        Spell: {
+            /** @description The hour where the candidate lives, or the minute of the session. */
+            from: number;
+            /** @description Independent answers, at least two. */
+            n: number;
+            /**
+             * Format: float
+             * @description Mean credit less what was expected, −1 to 1.
+             */
+            off: number;
+            /**
+             * Format: float
+             * @description Of it, 95 %.
+             */
+            low: number;
+            /**
+             * Format: float
+             * @description Of it, 95 %.
+             */
+            high: number;
+            /** @description It rests on enough, and is more than chance. */
+            clear: boolean;
         };
         Star: {
             on: boolean;
@@ -2689,6 +2900,13 @@ export interface components {
             /** @description The same of those with anything new to the candidate. */
             new: number;
             subtopics: components["schemas"]["TopicCounts"][];
+        };
+        /** @description A topic in two sittings. */
+        TopicShift: {
+            name: string;
+            earlier: components["schemas"]["Group"] | null;
+            later: components["schemas"]["Group"] | null;
+            shift: components["schemas"]["Shift"] | null;
         };
         /** @description Where one stands in a topic, by the model. Shares are 0 to 1. */
         TopicStand: {
@@ -3509,6 +3727,70 @@ export interface operations {
             };
         };
     };
+    whereIStandAmongOthers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Cohort"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takePartInTheCohortOrStayOutOfIt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CohortWanted"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     listHandbookSections: {
         parameters: {
             query?: never;
@@ -4050,6 +4332,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    holdTwoResultsAgainstEachOther: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                other: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Against"];
                 };
             };
             /** @description It could not be done; the message says why. */

@@ -528,6 +528,35 @@ final class FoldTest extends TestCase
         return new State(...['refused' => []] + (array) $state);
     }
 
+    public function test_when_the_response_that_counts_was_given_is_known(): void
+    {
+        $at = fn (Event ...$events): ?int => Fold::of(
+            $this->terms(mode: Mode::Tutor),
+            [new Event(id: 'started', seq: 0, kind: EventKind::Started, at: 4000), ...$events],
+            60_000,
+        )->questions[0]->answeredAt;
+        $made = fn (int $seq, int $at, ?int $madeAt): Event => new Event(
+            id: "m{$seq}",
+            seq: $seq,
+            kind: EventKind::Answered,
+            at: $at,
+            madeAt: $madeAt,
+            position: 0,
+            value: ['choice' => 'a'],
+        );
+        self::assertNull($at());
+        self::assertSame(9000, $at($made(1, 9000, null)));
+        // What the browser says is believed between the start and the moment the server had it.
+        self::assertSame(7000, $at($made(1, 9000, 7000)));
+        self::assertSame(9000, $at($made(1, 9000, 12_000)));
+        self::assertSame(4000, $at($made(1, 9000, 10)));
+        // The latest in the candidate's own order, however they arrive.
+        self::assertSame(8000, $at($made(2, 9000, 8000), $made(1, 9500, 7000)));
+        // After the first try it stays.
+        $tried = new Event(id: 't', seq: 2, kind: EventKind::Tried, at: 10_000, position: 0);
+        self::assertSame(9000, $at($made(1, 9000, null), $tried, $made(3, 20_000, null)));
+    }
+
     public function test_a_snapshot_that_cannot_be_read_is_none(): void
     {
         $terms = $this->terms();
@@ -537,7 +566,7 @@ final class FoldTest extends TestCase
         foreach (['', 'x', 'i:5;', 'a:0:{}', serialize([1, 2, 3, 4]), substr($snapshot, 0, -3)] as $bad) {
             self::assertNull(Folding::resume($terms, $bad));
         }
-        self::assertNull(Folding::resume($terms, str_replace('a:4:{i:0;i:3;', 'a:4:{i:0;i:2;', $snapshot)));
+        self::assertNull(Folding::resume($terms, str_replace('a:4:{i:0;i:4;', 'a:4:{i:0;i:3;', $snapshot)));
     }
 
     public function test_a_snapshot_does_not_grow_with_changes_of_mind(): void

@@ -44,7 +44,7 @@ final class EstimatesTest extends TestCase
             syllabus: $syllabus,
             places: array_flip(array_column($syllabus->tops(), 'id')),
             now: 1000 * self::DAY_MS,
-        );
+        )->responses;
     }
 
     /**

@@ -10,11 +10,14 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use Tests\Feature\SitsByLetters;
 use Tests\Feature\TestCase;
 
 /** Where a candidate stands, how it came there, and when it is worked out anew. */
 final class ProgressTest extends TestCase
 {
+    use SitsByLetters;
+
     private User $user;
 
     protected function setUp(): void
@@ -30,30 +33,6 @@ final class ProgressTest extends TestCase
     private function progress(): TestResponse
     {
         return $this->getJson('/api/exams/small-hills/progress')->assertOk();
-    }
-
-    /** A letter a question: r(ight), m(issed), b(lank but seen). */
-    private function sit(string $letters, string $mode = 'timed', string $sureness = 'sure'): string
-    {
-        $sitting = $this->build(['count' => strlen($letters), 'mode' => $mode]);
-        $opened = $this->open($sitting);
-        foreach (str_split($letters) as $position => $letter) {
-            $seq = 10 + 3 * $position;
-            $this->send($sitting, [
-                ['id' => "s{$position}", 'seq' => $seq, 'kind' => 'shown', 'position' => $position],
-            ]);
-            $this->travel(20)->seconds();
-            $this->send($sitting, $letter === 'b' ? [] : [
-                $this->answer($position, $this->option($opened, $position, $letter === 'r'), $seq + 1),
-                [
-                    'id' => "u{$position}", 'seq' => $seq + 2, 'kind' => 'sureness', 'position' => $position,
-                    'value' => $sureness,
-                ],
-            ])->assertJsonPath('refused', []);
-        }
-        $this->handIn($sitting)->assertOk();
-
-        return $sitting;
     }
 
     public function test_a_new_person_is_told_what_is_missing_and_nothing_else(): void
@@ -121,7 +100,7 @@ final class ProgressTest extends TestCase
         $this->getJson('/api/exams/small-hills/mastery')->assertOk();
         self::assertSame($first, $made());
 
-        $this->sit('rr', 'untimed');
+        $this->sit('rr', ['mode' => 'untimed']);
         self::assertGreaterThan($made()['made_of'], $made()['evidence']);
         $this->progress()->assertJsonCount(2, 'trend');
         self::assertGreaterThan($first['made_ms'], $made()['made_ms']);
@@ -151,7 +130,7 @@ final class ProgressTest extends TestCase
         $kept = json_decode((string) DB::table('kept_estimates')->value('estimates'), true);
         $kept['stands']['responses'] = 3000;
         DB::table('kept_estimates')->update(['estimates' => json_encode($kept)]);
-        $this->sit('rr', 'untimed');
+        $this->sit('rr', ['mode' => 'untimed']);
         // Told as it was kept, and renewed once the answer has gone out.
         $this->progress()->assertJsonPath('responses', 3000)->assertJsonCount(1, 'trend');
         $this->app?->terminate();

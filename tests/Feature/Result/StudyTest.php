@@ -10,11 +10,14 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\TestWith;
+use Tests\Feature\SitsByLetters;
 use Tests\Feature\TestCase;
 
 /** What a result leads to: every question, what to read, what to sit next, where one stands, what to take away. */
 final class StudyTest extends TestCase
 {
+    use SitsByLetters;
+
     private User $user;
 
     protected function setUp(): void
@@ -23,38 +26,6 @@ final class StudyTest extends TestCase
         $this->travelTo(Carbon::parse('2026-06-01 09:00:00'));
         $this->user = $this->candidate();
         $this->actingAs($this->user);
-    }
-
-    /**
-     * A letter a question: r(ight), m(issed), b(lank but seen), anything else is not reached.
-     *
-     * @param  array<string, mixed>  $choices
-     */
-    private function sit(string $letters, array $choices = [], int $seconds = 20): string
-    {
-        return $this->answerAll($this->build($choices + ['count' => strlen($letters)]), $letters, $seconds);
-    }
-
-    private function answerAll(string $sitting, string $letters, int $seconds = 20): string
-    {
-        $opened = $this->open($sitting);
-        foreach (str_split($letters) as $position => $letter) {
-            if (! in_array($letter, ['r', 'm', 'b'], true)) {
-                continue;
-            }
-            $seq = 10 + 3 * $position;
-            $this->send($sitting, [
-                ['id' => "s{$position}", 'seq' => $seq, 'kind' => 'shown', 'position' => $position],
-            ])->assertOk();
-            $this->travel($seconds)->seconds();
-            $this->send($sitting, $letter === 'b' ? [] : [
-                $this->answer($position, $this->option($opened, $position, $letter === 'r'), $seq + 1),
-                ['id' => "u{$position}", 'seq' => $seq + 2, 'kind' => 'sureness', 'position' => $position, 'value' => 'sure'],
-            ])->assertJsonPath('refused', []);
-        }
-        $this->handIn($sitting)->assertOk();
-
-        return $sitting;
     }
 
     private function become(User $user): void

@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Cohort;
+
+use App\Account\User;
+use App\Question\Enrolment;
+use App\Question\Exam;
+use App\Question\Syllabus;
+use App\Question\SyllabusTopic;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+use Uplandia\Core\Cohort\Cohort;
+use Uplandia\Core\Cohort\ItemStatistics;
+use Uplandia\Core\Marking\Outcome;
+
+/**
+ * Holds a candidate against all others of the exam: whole exams in all and by topic, and first looks at the very same
+ * questions. Nothing is told of fewer than twenty. Source: computation.md, section 10.
+ *
+ * @phpstan-type Others array{n: int, mean: float, below: int, equal: int}
+ * @phpstan-type Same array{n: int, mine: float, cohort: float}
+ */
+final readonly class CohortReader
+{
+    public function __construct(private CohortMarks $marks)
+    {
+    }
+
+    public function of(Exam $exam, User $user): CohortView
+    {
+        $mine = $this->marks->mine($exam, $user->id);
+        $shares = $mine['shares'] ?? [];
+        $whole = Cohort::ofScores(
+            array_values(
+                DB::table('cohort_marks')
+                    ->where('exam_id', $exam->id)
+                    ->where('topic', CohortMarks::WHOLE)
+                    ->where('user_id', '!=', $user->id)
+                    ->orderBy('share')
+                    ->pluck('share')
+                    ->map(floatval(...))
+                    ->all(),
+            ),
+        );
+        $shown = $whole->mayBeShown();
+        $share = $shares[CohortMarks::WHOLE] ?? null;
+        $others = $shown ? $this->others($exam, $user, $shares) : [];
+        $same = $this->same($exam, $user);
+
+        return new CohortView(
+            takesPart: Enrolment::of($user->id, $exam->id)->inCohort,
+            n: $whole->size(),
+            fewest: Cohort::SHOWN_FROM,
+            sitting: $mine['sitting'] ?? null,
+            share: $share,
+            percentile: $shown && $share !== null ? $whole->percentile($share) : null,
+            median: $shown ? $whole->median() : null,
+            steps: $shown ? $whole->distribution() : [],
+            topics: array_map(
+                fn (SyllabusTopic $topic): CohortTopicView => self::topic(
+                    topic: $topic,
+                    mine: $shares[$topic->code] ?? null,
+                    others: $others[$topic->code] ?? null,
+                    same: $same[$topic->code] ?? null,
+                ),
+                Syllabus::of($exam)->tops(),
+            ),
+        );
+    }
+
+    /**
+     * @param  Others|null  $others
+     * @param  Same|null  $same
+     */
+    private static function topic(SyllabusTopic $topic, ?float $mine, ?array $others, ?array $same): CohortTopicView
+    {
+        $enough = $others !== null && $others['n'] >= Cohort::SHOWN_FROM;
+
+        return new CohortTopicView(
+            code: $topic->code,
+            name: $topic->name,
+            mine: $mine,
+            others: $enough ? $others['mean'] : null,
+            percentile: $enough && $mine !== null
+                ? ($others['below'] + $others['equal'] / 2) / $others['n']
+                : null,
+            questions: $same['n'] ?? 0,
+            mineSame: $same['mine'] ?? null,
+            othersSame: $same['cohort'] ?? null,
+        );
+    }
+
+    /**
+     * @param  array<string, float>  $shares  one's own, by topic
+     * @return array<string, Others> by topic
+     */
+    private function others(Exam $exam, User $user, array $shares): array
+    {
+        $mine = 'case topic';
+        $bindings = [];
+        foreach ($shares as $topic => $share) {
+            $mine .= ' when ? then ?';
+            array_push($bindings, (string) $topic, $share);
+        }
+        $mine = $bindings === [] ? 'null' : "{$mine} end";
+        $rows = DB::table('cohort_marks')
+            ->where('exam_id', $exam->id)
+            ->where('user_id', '!=', $user->id)
+            ->groupBy('topic')
+            ->select('topic')
+            ->selectRaw('count(*) as n, avg(share) as mean')
+            // What is equal came of another sum, so it may differ in the last digits.
+            ->selectRaw("sum(share < {$mine} - 1e-9) as below", $bindings)
+            ->selectRaw("sum(abs(share - {$mine}) <= 1e-9) as equal", $bindings)
+            ->get();
+
+        return $rows
+            ->mapWithKeys(fn (stdClass $row): array => [
+                (string) $row->topic => [
+                    'n' => (int) $row->n,
+                    'mean' => (float) $row->mean,
+                    'below' => (int) $row->below,
+                    'equal' => (int) $row->equal,
+                ],
+            ])
+            ->all();
+    }
+
+    /** @return array<string, Same> by topic: first looks at questions that enough others have met */
+    private function same(Exam $exam, User $user): array
+    {
+        $rows = DB::table('outcomes')
+            ->join('item_statistics', 'item_statistics.version_id', '=', 'outcomes.version_id')
+            ->join('topics', 'topics.id', '=', 'outcomes.topic_id')
+            ->leftJoin('topics as tops', 'tops.id', '=', 'topics.parent_id')
+            ->where('outcomes.user_id', $user->id)
+            ->where('outcomes.exam_id', $exam->id)
+            ->where('outcomes.first_look', true)
+            ->whereNotIn('outcomes.outcome', [Outcome::Pending->value, Outcome::NotReached->value])
+            ->where('item_statistics.n', '>=', ItemStatistics::SHOWN_FROM)
+            ->whereNotNull('item_statistics.facility')
+            ->groupByRaw('coalesce(tops.code, topics.code)')
+            ->selectRaw('coalesce(tops.code, topics.code) as topic, count(*) as n')
+            ->selectRaw('avg(coalesce(outcomes.share, 0.0)) as mine, avg(item_statistics.facility) as cohort')
+            ->get();
+
+        return $rows
+            ->mapWithKeys(fn (stdClass $row): array => [
+                (string) $row->topic => [
+                    'n' => (int) $row->n,
+                    'mine' => (float) $row->mine,
+                    'cohort' => (float) $row->cohort,
+                ],
+            ])
+            ->all();
+    }
+}
