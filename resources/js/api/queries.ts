@@ -64,6 +64,18 @@ export const progress = (exam: string) =>
     staleTime: 0,
   });
 
+export const cohort = (exam: string) =>
+  queryOptions({
+    queryKey: ['cohort', exam],
+    queryFn: () => ask(api.GET('/api/exams/{exam}/cohort', { params: { path: { exam } } })),
+  });
+
+export const against = (sitting: string, other: string) =>
+  queryOptions({
+    queryKey: ['against', sitting, other],
+    queryFn: () => ask(api.GET('/api/sittings/{sitting}/against/{other}', { params: { path: { sitting, other } } })),
+  });
+
 export const adaptive = (exam: string) =>
   queryOptions({
     queryKey: ['adaptive', exam],

@@ -74,6 +74,7 @@ function Tests({ exam }: { exam: string }) {
   const [wanted, choose] = useInAddress(read, write);
   const want = (part: Partial<Wanted>) => choose({ ...wanted, page: 1, ...part });
   const page = useQuery(tests(exam, useDeferredValue(wanted)));
+  const [held, hold] = useState<Line | null>(null);
   if (page.isPending) return <Loading what="Looking through your tests" />;
   if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
   const { data } = page;
@@ -104,6 +105,17 @@ function Tests({ exam }: { exam: string }) {
           onChange={(state) => want({ state: state as NonNullable<Wanted['state']> | null })}
         />
       </div>
+      {held && (
+        <Notice
+          action={
+            <Button small onClick={() => hold(null)}>
+              Never mind
+            </Button>
+          }
+        >
+          Choose the result to hold against {held.name} of {dayTime(held.touchedAt ?? held.madeAt)}.
+        </Notice>
+      )}
       {data.deleted.map((gone) => (
         <Deleted key={gone.id} gone={gone} />
       ))}
@@ -137,7 +149,7 @@ function Tests({ exam }: { exam: string }) {
             }
           >
             {data.tests.map((line) => (
-              <Row key={line.id} line={line} />
+              <Row key={line.id} line={line} held={held} hold={hold} />
             ))}
           </Table>
           {data.pages > 1 && (
@@ -231,7 +243,7 @@ function Deleted({ gone }: { gone: View<'DeletedLine'> }) {
   );
 }
 
-function Row({ line }: { line: Line }) {
+function Row({ line, held, hold }: { line: Line; held: Line | null; hold: (line: Line) => void }) {
   const [open, setOpen] = useState(false);
   const to = { handed_in: `/result/${line.id}`, open: `/sit/${line.id}`, not_started: `/briefing/${line.id}` }[
     line.state
@@ -258,21 +270,38 @@ function Row({ line }: { line: Line }) {
           {line.answered} of {line.questions}
         </td>
         <td className="text-right">
-          <Button
-            small
-            weight="quiet"
-            aria-expanded={open}
-            aria-label={`More with ${line.name}`}
-            onClick={() => setOpen(!open)}
-          >
-            {open ? 'Less' : 'More'}
-          </Button>
+          {held ? (
+            line.state === 'handed_in' &&
+            line.id !== held.id && (
+              <ButtonLink small to={`/against/${held.id}/${line.id}`}>
+                Compare
+              </ButtonLink>
+            )
+          ) : (
+            <Button
+              small
+              weight="quiet"
+              aria-expanded={open}
+              aria-label={`More with ${line.name}`}
+              onClick={() => setOpen(!open)}
+            >
+              {open ? 'Less' : 'More'}
+            </Button>
+          )}
         </td>
       </tr>
       {open && (
         <tr>
           <td colSpan={7} className="border-t-0! bg-base-200 px-3 py-2!">
-            <Actions line={line} onDone={() => setOpen(false)} />
+            <Actions
+              line={line}
+              onDone={() => setOpen(false)}
+              onHold={() => {
+                setOpen(false);
+                hold(line);
+                window.scrollTo({ top: 0 });
+              }}
+            />
           </td>
         </tr>
       )}
@@ -280,7 +309,7 @@ function Row({ line }: { line: Line }) {
   );
 }
 
-function Actions({ line, onDone }: { line: Line; onDone: () => void }) {
+function Actions({ line, onDone, onHold }: { line: Line; onDone: () => void; onHold: () => void }) {
   const path = { params: { path: { sitting: line.id } } };
   const [name, setName] = useState<string | null>(null);
   const begin = useBegin();
@@ -317,6 +346,7 @@ function Actions({ line, onDone }: { line: Line; onDone: () => void }) {
           {line.state === 'handed_in' && small('Only what went wrong', () => sit('missed'))}
           {line.same && small('The same questions again', () => sit('same'))}
           {line.fresh && small('Fresh questions', () => sit('fresh'))}
+          {line.state === 'handed_in' && small('Compare with another', onHold)}
           {small('Rename', () => setName(line.name))}
           <ButtonLink small to={`/print/${line.id}`}>
             Print

@@ -1,7 +1,8 @@
 import { scaleLinear } from 'd3-scale';
 import type { View } from '../../api/client';
 import { Figure } from '../../ui/Figure';
-import { count, signed } from '../../ui/words';
+import { points } from '../../ui/points';
+import { count } from '../../ui/words';
 import { LEANING } from '../result/sureness';
 
 const NAMES = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' });
@@ -52,9 +53,4 @@ export function Months({ months }: { months: readonly View<'CalibrationMonth'>[]
       </ul>
     </Figure>
   );
-}
-
-function points(off: number): string {
-  const n = Math.round(100 * off);
-  return n > 0 ? `+${n}` : signed(String(n));
 }

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import type { View } from '../../api/client';
 import { progress as progressOf } from '../../api/queries';
 import { ButtonLink } from '../../ui/Button';
@@ -10,7 +11,10 @@ import { Loading } from '../../ui/Loading';
 import { useTitle } from '../../ui/useTitle';
 import { count, percent } from '../../ui/words';
 import { useExam } from '../today/useExam';
+import { Bests } from './Bests';
 import { Calendar } from './Calendar';
+import { CohortFigure } from './CohortFigure';
+import { DoingWell } from './DoingWell';
 import { Months } from './Months';
 import { missing, OutlookFigure } from './OutlookFigure';
 import { Skyline } from './Skyline';
@@ -28,6 +32,7 @@ export function Component() {
 
 function Progress({ exam }: { exam: string }) {
   const page = useQuery(progressOf(exam));
+  const [open, setOpen] = useState<readonly string[]>([]);
   if (page.isPending) return <Loading what="Working out where you stand" />;
   if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
   const progress = page.data;
@@ -51,10 +56,15 @@ function Progress({ exam }: { exam: string }) {
       <div className="grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_19rem]">
         <div className="grid gap-3">
           <Head progress={progress} />
-          <Skyline topics={progress.topics} cut={progress.cut} />
+          <Skyline
+            topics={progress.topics}
+            cut={progress.cut}
+            onOpen={(code) => setOpen([...open.filter((one) => one !== code), code])}
+          />
           <p className="max-w-[80ch] text-sm text-base-content/75">
             As wide as its weight in the exam, as high as your estimated mastery; the haze holds it eight times in ten.
-            What is hatched under the cut is what it costs you. Rests on {count(progress.responses, 'answer')}.
+            What is hatched under the cut is what it costs you. A column opens to its subtopics below. Rests on{' '}
+            {count(progress.responses, 'answer')}.
           </p>
         </div>
         <div className="grid gap-4">
@@ -62,14 +72,23 @@ function Progress({ exam }: { exam: string }) {
           <Bank topics={progress.topics} />
         </div>
       </div>
-      <TopicRows progress={progress} />
+      <TopicRows
+        progress={progress}
+        open={open}
+        onToggle={(code) => setOpen(open.includes(code) ? open.filter((one) => one !== code) : [...open, code])}
+      />
       <div className="grid items-start gap-4 lg:grid-cols-2">
-        <TrendFigure progress={progress} />
+        <div className="grid gap-4">
+          <TrendFigure progress={progress} />
+          <DoingWell progress={progress} />
+        </div>
         <div className="grid gap-4">
           <Months months={progress.months} />
           <Calendar progress={progress} />
+          <Bests bests={progress.bests} />
         </div>
       </div>
+      <CohortFigure exam={exam} cut={progress.cut} />
     </div>
   );
 }

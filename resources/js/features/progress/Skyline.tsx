@@ -10,16 +10,23 @@ const HEIGHT = 400;
 const EDGE = { top: 14, right: 64, bottom: 44 };
 const GAP = 3;
 
+interface Drawn {
+  topics: readonly Topic[];
+  cut: number;
+  /** Shows what a topic is made of; the rows below do the same by keyboard. */
+  onOpen: (code: string) => void;
+}
+
 /** A column a topic: as wide as its weight, as high as the mastery, haze for its band, hatched what it is costing. */
-export function Skyline({ topics, cut }: { topics: readonly Topic[]; cut: number }) {
+export function Skyline({ topics, cut, onOpen }: Drawn) {
   return (
     <Picture height={HEIGHT} told={told(topics, cut)}>
-      {(width) => <Columns width={width} topics={topics} cut={cut} />}
+      {(width) => <Columns width={width} topics={topics} cut={cut} onOpen={onOpen} />}
     </Picture>
   );
 }
 
-function Columns({ width, topics, cut }: { width: number; topics: readonly Topic[]; cut: number }) {
+function Columns({ width, topics, cut, onOpen }: Drawn & { width: number }) {
   const id = useId();
   const y = scaleLinear([0, 1], [HEIGHT - EDGE.bottom, EDGE.top]);
   const weight = topics.reduce((sum, topic) => sum + topic.weight, 0) || 1;
@@ -50,15 +57,9 @@ function Columns({ width, topics, cut }: { width: number; topics: readonly Topic
         </g>
       ))}
       {topics.map((topic, i) => (
-        <Column
-          key={topic.code}
-          topic={topic}
-          x={lefts[i] ?? 0}
-          width={(room * topic.weight) / weight}
-          y={y}
-          cut={cut}
-          id={id}
-        />
+        <a key={topic.code} href={`#${topicId(topic.code)}`} tabIndex={-1} onClick={() => onOpen(topic.code)}>
+          <Column topic={topic} x={lefts[i] ?? 0} width={(room * topic.weight) / weight} y={y} cut={cut} id={id} />
+        </a>
       ))}
       <line
         x1="0"
@@ -163,6 +164,9 @@ function Contours({ x, width, from, to }: { x: number; width: number; from: numb
   }
   return <>{lines}</>;
 }
+
+/** Where a topic is told in full. */
+export const topicId = (code: string) => `topic-${code}`;
 
 function told(topics: readonly Topic[], cut: number): string {
   const known = topics.filter(({ share }) => share !== null);

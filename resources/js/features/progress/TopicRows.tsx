@@ -1,13 +1,19 @@
 import clsx from 'clsx';
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import { useId, useState } from 'react';
+import { useId } from 'react';
 import { Link } from 'react-router';
 import type { View } from '../../api/client';
 import { Covered } from '../../ui/Covered';
 import { count, percent } from '../../ui/words';
+import { topicId } from './Skyline';
 
 /** The table behind the skyline; each topic opens to its subtopics. */
-export function TopicRows({ progress }: { progress: View<'Progress'> }) {
+export function TopicRows(props: {
+  progress: View<'Progress'>;
+  open: readonly string[];
+  onToggle: (code: string) => void;
+}) {
+  const { progress, open, onToggle } = props;
   return (
     <section aria-labelledby="topics" className="grid gap-2">
       <h2 id="topics" className="text-lg font-bold">
@@ -25,7 +31,7 @@ export function TopicRows({ progress }: { progress: View<'Progress'> }) {
       </div>
       <ul className="border-b border-base-300">
         {progress.topics.map((topic) => (
-          <Row key={topic.code} topic={topic} />
+          <Row key={topic.code} topic={topic} open={open.includes(topic.code)} onToggle={() => onToggle(topic.code)} />
         ))}
       </ul>
       <p className="max-w-[75ch] text-sm text-base-content/75">
@@ -38,19 +44,18 @@ export function TopicRows({ progress }: { progress: View<'Progress'> }) {
 const COLUMNS =
   'grid grid-cols-[minmax(0,1fr)_4rem_4rem] items-center gap-x-3 sm:grid-cols-[minmax(0,16rem)_4rem_4.5rem_7rem_5rem_5rem_minmax(0,1fr)] max-sm:[&>*:nth-child(n+4)]:hidden';
 
-function Row({ topic }: { topic: View<'TopicStand'> }) {
-  const [open, setOpen] = useState(false);
+function Row({ topic, open, onToggle }: { topic: View<'TopicStand'>; open: boolean; onToggle: () => void }) {
   const id = useId();
   const Arrow = open ? ChevronDown : ChevronRight;
   const { share, low, high, responses, stake } = topic;
   return (
-    <li className="border-t border-base-300">
+    <li id={topicId(topic.code)} className="border-t border-base-300">
       <div className={clsx(COLUMNS, 'min-h-10')}>
         <button
           type="button"
           aria-expanded={open}
           aria-controls={id}
-          onClick={() => setOpen(!open)}
+          onClick={onToggle}
           className="flex min-h-11 min-w-0 cursor-pointer items-center gap-1 text-left font-bold pointer-fine:min-h-9"
         >
           <Arrow aria-hidden="true" className="size-4 shrink-0" />

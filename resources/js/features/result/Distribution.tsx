@@ -7,7 +7,7 @@ import { Table } from '../../ui/Table';
 import { count, percent } from '../../ui/words';
 
 interface Standing {
-  cohort: View<'CohortPlace'>;
+  cohort: Pick<View<'CohortPlace'>, 'n' | 'median' | 'share' | 'steps'>;
   cut: number;
 }
 

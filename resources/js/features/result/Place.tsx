@@ -71,6 +71,9 @@ function Attempts({ attempts, sitting }: { attempts: readonly View<'Attempt'>[];
           <th scope="col">Share</th>
           <th scope="col">Answered</th>
           <th scope="col">Time</th>
+          <th scope="col">
+            <span className="sr-only">What to do with it</span>
+          </th>
         </tr>
       }
     >
@@ -93,6 +96,16 @@ function Attempts({ attempts, sitting }: { attempts: readonly View<'Attempt'>[];
             {one.answered} of {one.questions}
           </td>
           <td>{duration(one.activeMs)}</td>
+          <td>
+            {one.sitting !== sitting && (
+              <Link
+                to={`/against/${sitting}/${one.sitting}`}
+                className="inline-flex min-h-11 items-center text-primary underline underline-offset-4 pointer-fine:min-h-7"
+              >
+                Compare
+              </Link>
+            )}
+          </td>
         </tr>
       ))}
     </Table>
