@@ -12,6 +12,7 @@ use App\Cohort\CohortController;
 use App\Handbook\HandbookController;
 use App\Library\LibraryController;
 use App\Media\MediaController;
+use App\Plan\PlanController;
 use App\Progress\AdaptiveController;
 use App\Progress\MasteryController;
 use App\Progress\ProgressController;
@@ -72,6 +73,9 @@ Route::prefix('api')->group(function (): void {
         Route::get('exams/{exam}/mastery', [MasteryController::class, 'show']);
         Route::get('exams/{exam}/cohort', [CohortController::class, 'show']);
         Route::put('exams/{exam}/cohort', [CohortController::class, 'takePart']);
+        Route::get('exams/{exam}/plan', [PlanController::class, 'show']);
+        Route::put('exams/{exam}/plan', [PlanController::class, 'keep']);
+        Route::get('exams/{exam}/plan/calendar', [PlanController::class, 'calendar']);
         Route::get('exams/{exam}/progress', [ProgressController::class, 'show']);
         Route::get('exams/{exam}/builder', [BuilderController::class, 'show']);
         Route::get('exams/{exam}/handbook', [HandbookController::class, 'index']);

@@ -13,7 +13,6 @@ use App\Question\SyllabusTopic;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use Uplandia\Core\Assembly\Mode;
-use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Result\Leaning;
 
 /**
@@ -105,29 +104,15 @@ final readonly class ProgressReader
     private function topics(Exam $exam, User $user, array $stands): array
     {
         $syllabus = Syllabus::of($exam);
-        $met = $this->bank->met($exam, $user);
-        $all = DB::table('topics')->where('exam_id', $exam->id)->pluck('questions', 'id');
-        $covered = function (SyllabusTopic ...$topics) use ($met, $all): array {
-            $covered = ['all' => 0, 'seen' => 0, 'right' => 0];
-            foreach ($topics as $topic) {
-                $n = $all[$topic->id] ?? 0;
-                $of = $met[$topic->id] ?? [];
-                unset($of['flagged']);
-                $covered['all'] += is_numeric($n) ? (int) $n : 0;
-                $covered['seen'] += array_sum($of);
-                $covered['right'] += $of[Outcome::Right->value] ?? 0;
-            }
-
-            return $covered;
-        };
+        $coverage = Coverage::of($this->bank, $exam, $user);
 
         return array_map(
-            function (SyllabusTopic $top) use ($syllabus, $stands, $covered): TopicStandView {
+            function (SyllabusTopic $top) use ($syllabus, $stands, $coverage): TopicStandView {
                 $under = $syllabus->under($top);
                 $stand = $stands[$top->code] ?? null;
 
                 return new TopicStandView(
-                    ...$covered($top, ...$under),
+                    ...$coverage->over($top, ...$under),
                     code: $top->code,
                     name: $top->name,
                     weight: (float) $top->weight,
@@ -139,7 +124,7 @@ final readonly class ProgressReader
                     lever: $stand['lever'] ?? null,
                     parts: array_map(
                         fn (SyllabusTopic $sub): CoverageView => new CoverageView(
-                            ...$covered($sub),
+                            ...$coverage->over($sub),
                             code: $sub->code,
                             name: $sub->name,
                         ),

@@ -16,7 +16,7 @@ final readonly class AgainstController
     {
     }
 
-    #[Get('/api/sittings/{sitting}/against/{other}', 'Hold two results against each other', returns: AgainstView::class)]
+    #[Get('/api/sittings/{sitting}/against/{other}', 'Hold two results together', returns: AgainstView::class)]
     public function show(Sitting $sitting, Sitting $other): JsonResponse
     {
         $this->closing->refuseUntilHandedIn($sitting);

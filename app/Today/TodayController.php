@@ -10,6 +10,7 @@ use App\Clock\Moment;
 use App\Http\Contract\Get;
 use App\Http\Contract\Post;
 use App\Http\Contract\Put;
+use App\Plan\ThisWeek;
 use App\Progress\KeptEstimates;
 use App\Progress\OutlookView;
 use App\Question\Enrolment;
@@ -37,6 +38,7 @@ final class TodayController
         private readonly QuickStarts $quick,
         private readonly KeptEstimates $kept,
         private readonly NextSteps $steps,
+        private readonly ThisWeek $week,
         private readonly ClockInterface $clock,
     ) {
     }
@@ -79,6 +81,7 @@ final class TodayController
                 examDate: $enrolment->examDate(),
                 daysToGo: $toGo,
                 outlook: OutlookView::of($kept['stands']['outlook']),
+                week: $this->week->of($exam, $user),
                 steps: $this->steps->of(exam: $exam, user: $user, kept: $kept, quick: $quick, daysToGo: $toGo),
             ),
         );
@@ -110,6 +113,7 @@ final class TodayController
             examDate: is_string($date) ? $date : null,
             timeZone: $request->string('timeZone')->value(),
         );
+        ThisWeek::forget($exam, $user);
 
         return response()->noContent();
     }

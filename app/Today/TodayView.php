@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Today;
 
 use App\Assembly\CountsView;
+use App\Plan\ThisWeekView;
 use App\Progress\OutlookView;
 use OpenApi\Attributes as OA;
 
@@ -46,6 +47,8 @@ final readonly class TodayView
         public ?int $daysToGo,
         #[OA\Property(ref: OutlookView::class, nullable: true, description: 'Null: too little evidence.')]
         public ?OutlookView $outlook,
+        #[OA\Property(ref: ThisWeekView::class, nullable: true, description: 'Against the plan; null: there is none.')]
+        public ?ThisWeekView $week,
         #[
             OA\Property(
                 type: 'array',

@@ -17,6 +17,9 @@ return new class extends Migration
             // The share aimed at, exact; null: the cut.
             $table->string('target')->nullable();
             $table->double('hours_week')->nullable();
+            // Numbers of weekdays, 1 is Monday; and dates.
+            $table->json('weekdays_off')->nullable();
+            $table->json('dates_off')->nullable();
             $table->string('time_zone')->default('UTC');
             // Whether they take part in the cohort, and when they said so last.
             $table->boolean('in_cohort')->default(true);
@@ -110,6 +113,19 @@ return new class extends Migration
             $table->primary(['exam_id', 'topic', 'user_id']);
             $table->index(['exam_id', 'topic', 'share', 'user_id']);
         });
+        // What was planned for a week when it was first looked at, or when the hours changed: what is done is held
+        // against it.
+        Schema::create('plan_weeks', function (Blueprint $table): void {
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
+            // Its Monday, as a count of days.
+            $table->unsignedInteger('monday');
+            $table->unsignedInteger('questions');
+            $table->unsignedInteger('ms');
+            $table->boolean('rehearsal');
+            $table->unsignedBigInteger('made_ms');
+            $table->primary(['user_id', 'exam_id', 'monday']);
+        });
         Schema::create('notes', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
@@ -147,7 +163,7 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['scratch_pads', 'highlights', 'notes', 'cohort_marks', 'outlooks', 'kept_estimates', 'gap_entries', 'standings', 'enrolments'] as $table) {
+        foreach (['scratch_pads', 'highlights', 'notes', 'plan_weeks', 'cohort_marks', 'outlooks', 'kept_estimates', 'gap_entries', 'standings', 'enrolments'] as $table) {
             Schema::dropIfExists($table);
         }
     }

@@ -18,7 +18,7 @@ final class FloorPlanTest extends TestCase
         ['Sitting'],
         ['Result'],
         ['Cohort'],
-        ['Progress', 'Revisit'],
+        ['Progress', 'Revisit', 'Plan'],
     ];
 
     private const APP = [
@@ -32,6 +32,7 @@ final class FloorPlanTest extends TestCase
         ['Library', 'Result'],
         ['Cohort'],
         ['Progress', 'Revisit'],
+        ['Plan'],
         ['Today'],
         ['Workshop'],
         ['Demo'],
@@ -46,7 +47,7 @@ final class FloorPlanTest extends TestCase
         ['sitting'],
         ['account'],
         ['today'],
-        ['assembly', 'handbook', 'pieces', 'progress'],
+        ['assembly', 'handbook', 'pieces', 'plan', 'progress'],
     ];
 
     public function test_the_core_has_no_circles(): void

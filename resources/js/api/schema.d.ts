@@ -454,6 +454,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The weeks up to the exam */
+        get: operations["theWeeksUpToTheExam"];
+        /** Say how much time there is */
+        put: operations["sayHowMuchTimeThereIs"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/plan/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Take the plan away as a calendar */
+        get: operations["takeThePlanAwayAsACalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/adaptive": {
         parameters: {
             query?: never;
@@ -2211,6 +2246,83 @@ export interface components {
             /** @description Whether the candidate agrees; null: the test is not shared. */
             agrees: boolean | null;
         };
+        /** @description The weeks up to the exam. */
+        Plan: {
+            exam: string;
+            examName: string;
+            /** Format: date */
+            examDate: string | null;
+            /** @description Until the exam; 0 today, negative when it is over. */
+            daysToGo: number | null;
+            /**
+             * Format: date
+             * @description Where the candidate lives.
+             */
+            today: string;
+            /**
+             * Format: float
+             * @description Hours of a whole week; null: not said.
+             */
+            hoursWeek: number | null;
+            /** @description 1 is Monday. */
+            weekdaysOff: number[];
+            datesOff: string[];
+            /** @description What a question is taken to need, answering and reading. */
+            questionMs: number;
+            /** @description It is the candidate's own median. */
+            questionMsKnown: boolean;
+            /** @description None: the date or the hours are not said, or the exam is today or over. */
+            weeks: components["schemas"]["PlanWeek"][];
+            /** @description That it would take besides; 0: it fits. */
+            missingMs: number;
+            /** @description Questions that would never be met. */
+            leftOut: components["schemas"]["PlanPart"][];
+            leftOutRevisits: number;
+            leftOutRehearsals: number;
+            thisWeek: components["schemas"]["ThisWeek"] | null;
+        };
+        PlanCalendar: {
+            /** @description iCalendar (RFC 5545). */
+            text: string;
+        };
+        /** @description Questions of one topic. */
+        PlanPart: {
+            code: string;
+            name: string;
+            questions: number;
+        };
+        PlanWanted: {
+            /** @description The hours that a candidate has. */
+            hoursWeek: number;
+            /** @description 1 is Monday; at most six of them. */
+            weekdaysOff: number[];
+            /** @description At most 366. */
+            datesOff: string[];
+        };
+        /** @description A week of the plan, Monday to Sunday, or what of it lies between today and the exam. */
+        PlanWeek: {
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            /** @description On which one studies. */
+            days: number;
+            /** @description There are for it. */
+            ms: number;
+            /** @description That what is planned takes. */
+            plannedMs: number;
+            /** @description Known to be due. */
+            revisits: number;
+            /** @description Never met, in the order of the blueprint. */
+            new: components["schemas"]["PlanPart"][];
+            /** @description Where most is at stake, in the order of the blueprint. */
+            weak: components["schemas"]["PlanPart"][];
+            /**
+             * Format: date
+             * @description The day of a rehearsal; null: none.
+             */
+            rehearsal: string | null;
+        };
         /** @description Why something could not be done, in words a person can act on. */
         Problem: {
             message: string;
@@ -2867,6 +2979,26 @@ export interface components {
             /** @description From 1. */
             page: number;
         };
+        /** @description What was done this week, Monday to today, against what was planned for it. */
+        ThisWeek: {
+            /**
+             * Format: date
+             * @description Its Monday.
+             */
+            from: string;
+            /** @description Planned, those of a rehearsal left out. */
+            questions: number;
+            /** @description Answered, those of rehearsals and papers left out. */
+            answered: number;
+            /** @description Planned. */
+            ms: number;
+            /** @description Active time, all tests. */
+            spentMs: number;
+            /** @description One was planned. */
+            rehearsal: boolean;
+            /** @description Whole papers and rehearsals handed in. */
+            rehearsed: number;
+        };
         /** @description The first screen: where to go on, and where one stands. */
         Today: {
             exam: string;
@@ -2887,6 +3019,7 @@ export interface components {
             /** @description Until the exam; 0 today, negative when it is over. */
             daysToGo: number | null;
             outlook: components["schemas"]["Outlook"] | null;
+            week: components["schemas"]["ThisWeek"] | null;
             /** @description At most three, the most useful first. */
             steps: components["schemas"]["NextStep"][];
         };
@@ -4135,6 +4268,101 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    theWeeksUpToTheExam: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayHowMuchTimeThereIs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanWanted"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeThePlanAwayAsACalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanCalendar"];
+                };
             };
             /** @description It could not be done; the message says why. */
             default: {

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Account\User;
+use App\Http\Contract\Get;
+use App\Http\Contract\Put;
+use App\Question\Exam;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+
+final readonly class PlanController
+{
+    public function __construct(private PlanReader $reader, private Calendar $calendar)
+    {
+    }
+
+    #[Get('/api/exams/{exam}/plan', 'The weeks up to the exam', returns: PlanView::class)]
+    public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->reader->of($exam, $user));
+    }
+
+    #[Put('/api/exams/{exam}/plan', 'Say how much time there is', takes: PlanRequest::class)]
+    public function keep(PlanRequest $request, Exam $exam, #[CurrentUser] User $user): Response
+    {
+        PlanHours::keep(
+            exam: $exam,
+            user: $user,
+            week: $request->float('hoursWeek'),
+            weekdaysOff: array_values(array_filter($request->array('weekdaysOff'), is_int(...))),
+            datesOff: array_values(array_filter($request->array('datesOff'), is_string(...))),
+        );
+        ThisWeek::forget($exam, $user);
+
+        return response()->noContent();
+    }
+
+    #[Get('/api/exams/{exam}/plan/calendar', 'Take the plan away as a calendar', returns: CalendarView::class)]
+    public function calendar(Exam $exam, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse(new CalendarView($this->calendar->of($this->reader->of($exam, $user))));
+    }
+}

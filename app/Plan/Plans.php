@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Account\User;
+use App\Assembly\Bank;
+use App\Clock\Moment;
+use App\Progress\Coverage;
+use App\Progress\KeptEstimates;
+use App\Question\Enrolment;
+use App\Question\Exam;
+use App\Question\Syllabus;
+use App\Question\SyllabusTopic;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+use Uplandia\Core\Plan\Hours;
+use Uplandia\Core\Plan\Plan;
+use Uplandia\Core\Plan\Rehearsal;
+use Uplandia\Core\Plan\Topic;
+
+/** Makes the plan of a candidate from where they stand today. */
+final readonly class Plans
+{
+    public function __construct(private Bank $bank, private KeptEstimates $kept, private ClockInterface $clock)
+    {
+    }
+
+    /** @return Plan|null null: the date or the hours are not said */
+    public function of(Exam $exam, User $user, ?Hours $hours): ?Plan
+    {
+        $enrolment = Enrolment::of($user->id, $exam->id);
+        if ($enrolment->examDay === null || $hours === null) {
+            return null;
+        }
+
+        return Plan::of(
+            today: $enrolment->dayOf(Moment::now($this->clock)),
+            examDay: $enrolment->examDay,
+            hours: $hours,
+            topics: $this->topics($exam, $user),
+            due: $this->due($exam, $user, $enrolment->examDay),
+            rehearsal: self::rehearsal($exam),
+        );
+    }
+
+    /** @return list<Topic> in the order of the blueprint */
+    private function topics(Exam $exam, User $user): array
+    {
+        $syllabus = Syllabus::of($exam);
+        $coverage = Coverage::of($this->bank, $exam, $user);
+        $stakes = array_column($this->kept->of($exam, $user)['stands']['topics'], 'stake', 'code');
+
+        return array_map(
+            function (SyllabusTopic $top) use ($syllabus, $coverage, $stakes): Topic {
+                $covered = $coverage->over($top, ...$syllabus->under($top));
+
+                return new Topic(
+                    weight: $top->weight ?? '0',
+                    unseen: $covered['all'] - $covered['seen'],
+                    bank: $covered['all'],
+                    stake: (float) ($stakes[$top->code] ?? 0.0),
+                );
+            },
+            $syllabus->tops(),
+        );
+    }
+
+    /** @return array<int, int> revisits by the day on which they are due, none later than the day before the exam */
+    private function due(Exam $exam, User $user, int $examDay): array
+    {
+        $rows = DB::table('standings')
+            ->join('questions', 'questions.id', '=', 'standings.question_id')
+            ->where('standings.user_id', $user->id)
+            ->where('standings.exam_id', $exam->id)
+            ->whereNotNull('standings.due_day')
+            ->whereNull('questions.retired_at')
+            ->groupByRaw('min(due_day, ?)', [$examDay - 1])
+            ->selectRaw('min(due_day, ?) as day, count(*) as n', [$examDay - 1])
+            ->get();
+        $due = [];
+        foreach ($rows as $row) {
+            $due[(int) $row->day] = (int) $row->n;
+        }
+
+        return $due;
+    }
+
+    private static function rehearsal(Exam $exam): ?Rehearsal
+    {
+        if (! $exam->hasBlueprint()) {
+            return null;
+        }
+        $blueprint = $exam->blueprint();
+
+        return new Rehearsal($blueprint->questions(), 60_000 * $blueprint->minutes);
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Account\User;
+use App\Clock\Moment;
+use App\Question\Enrolment;
+use App\Question\Exam;
+use App\Sitting\Stage;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+use Uplandia\Core\Marking\Outcome;
+use Uplandia\Core\Plan\Hours;
+use Uplandia\Core\Plan\Plan;
+
+/** Holds what was done this week against what was planned when it was first looked at. */
+final readonly class ThisWeek
+{
+    public function __construct(private Plans $plans, private ClockInterface $clock)
+    {
+    }
+
+    /**
+     * @param  Plan|null  $plan  where it has been made already
+     * @return ThisWeekView|null null: the date or the hours are not said, or the exam is today or over
+     */
+    public function of(Exam $exam, User $user, ?Plan $plan = null): ?ThisWeekView
+    {
+        $enrolment = Enrolment::of($user->id, $exam->id);
+        $today = $enrolment->dayOf(Moment::now($this->clock));
+        if ($enrolment->examDay === null || $today >= $enrolment->examDay || ! PlanHours::areSaid($exam, $user)) {
+            return null;
+        }
+        $monday = Hours::monday($today);
+        $done = $this->done($exam, $user, $monday);
+        $row = fn (): Builder => DB::table('plan_weeks')
+            ->where('user_id', $user->id)
+            ->where('exam_id', $exam->id)
+            ->where('monday', $monday);
+        if (! $row()->exists()) {
+            $plan ??= $this->plans->of($exam, $user, PlanHours::of($exam, $user));
+            $rest = $plan->weeks[0] ?? null;
+            DB::table('plan_weeks')->insertOrIgnore([
+                'user_id' => $user->id,
+                'exam_id' => $exam->id,
+                'monday' => $monday,
+                // What was done before counts as if it had been planned.
+                'questions' => $done['answered'] + ($rest?->questions() ?? 0),
+                'ms' => $done['ms'] + ($rest->plannedMs ?? 0),
+                'rehearsal' => $rest?->rehearsal !== null || $done['rehearsed'] > 0,
+                'made_ms' => Moment::now($this->clock),
+            ]);
+        }
+        $planned = $row()->first(['questions', 'ms', 'rehearsal']);
+
+        return $planned === null
+            ? null
+            : new ThisWeekView(
+                from: Moment::date($monday),
+                questions: (int) $planned->questions,
+                answered: $done['answered'],
+                ms: (int) $planned->ms,
+                spentMs: $done['ms'],
+                rehearsal: (bool) $planned->rehearsal,
+                rehearsed: $done['rehearsed'],
+            );
+    }
+
+    /** With other hours, or another date, what is left of the week is planned anew. */
+    public static function forget(Exam $exam, User $user): void
+    {
+        DB::table('plan_weeks')->where('user_id', $user->id)->where('exam_id', $exam->id)->delete();
+    }
+
+    /** @return array{answered: int, ms: int, rehearsed: int} since a Monday */
+    private function done(Exam $exam, User $user, int $monday): array
+    {
+        $enrolment = Enrolment::of($user->id, $exam->id);
+        // A day of slack, for the index knows moments and not days; a sitting belongs to the day it was handed in.
+        $from = ($monday - 1) * Moment::MS_PER_DAY;
+        $done = ['answered' => 0, 'ms' => 0, 'rehearsed' => 0];
+        $sat = DB::table('sittings')
+            ->join('tests', 'tests.id', '=', 'sittings.test_id')
+            ->where('sittings.user_id', $user->id)
+            ->where('sittings.exam_id', $exam->id)
+            ->where('sittings.status', Stage::HandedIn->value)
+            ->whereNull('sittings.deleted_at')
+            ->where('sittings.ended_ms', '>=', $from)
+            ->get(['ended_ms', 'active_ms', 'answered', 'of_exam', 'section']);
+        foreach ($sat as $sitting) {
+            if ($enrolment->dayOf((int) $sitting->ended_ms) < $monday) {
+                continue;
+            }
+            $whole = (bool) $sitting->of_exam && $sitting->section === null;
+            $done['ms'] += (int) $sitting->active_ms;
+            $done['rehearsed'] += $whole ? 1 : 0;
+            $done['answered'] += $whole ? 0 : (int) $sitting->answered;
+        }
+        // In tutor mode each question counts as soon as its answer was shown.
+        $open = DB::table('outcomes')
+            ->join('sittings', 'sittings.id', '=', 'outcomes.sitting_id')
+            ->where('outcomes.user_id', $user->id)
+            ->where('outcomes.exam_id', $exam->id)
+            ->where('outcomes.settled_ms', '>=', $from)
+            ->where('outcomes.day', '>=', $monday)
+            ->where('sittings.status', Stage::Open->value)
+            ->whereNotIn('outcomes.outcome', [Outcome::NotReached->value, Outcome::LeftBlank->value])
+            ->selectRaw('count(*) as n, sum(outcomes.active_ms) as ms')
+            ->first();
+
+        return [
+            'answered' => $done['answered'] + (int) ($open->n ?? 0),
+            'ms' => $done['ms'] + (int) ($open->ms ?? 0),
+            'rehearsed' => $done['rehearsed'],
+        ];
+    }
+}

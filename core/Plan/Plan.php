@@ -1,0 +1,213 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Uplandia\Core\Plan;
+
+use Brick\Math\BigRational;
+use Uplandia\Core\Assembly\Allocation;
+
+/**
+ * The weeks up to an exam: due revisits first, then a rehearsal in each of the last three, then of the rest half new
+ * questions and half where most is at stake. The same state gives the same plan; it is made anew from what is, so what
+ * was not done is spread over what is left. Source: computation.md, section 14.
+ */
+final readonly class Plan
+{
+    /** One rehearsal in each of the last so many weeks. */
+    private const REHEARSED = 3;
+
+    /** No rehearsal in the last so many days before the exam. */
+    private const REST = 2;
+
+    /** All should be seen so many days before the exam. */
+    private const SEEN_BEFORE = 14;
+
+    /**
+     * @param  list<Week>  $weeks  in order; none: the exam is today or over
+     * @param  list<int>  $leftOut  questions that are never met, by topic
+     * @param  int  $leftOutRevisits  that there is no time for
+     * @param  int  $leftOutRehearsals  of those that should be, for which there is no time
+     * @param  int  $missingMs  that it would take besides; 0: it fits
+     */
+    private function __construct(
+        public array $weeks,
+        public array $leftOut,
+        public int $leftOutRevisits,
+        public int $leftOutRehearsals,
+        public int $missingMs,
+    ) {
+    }
+
+    /**
+     * @param  list<Topic>  $topics
+     * @param  array<int, int>  $due  revisits by the day on which they are due, the day before the exam at the latest
+     * @param  Rehearsal|null  $rehearsal  null: nobody has said how the exam is made up
+     */
+    public static function of(
+        int $today,
+        int $examDay,
+        Hours $hours,
+        array $topics,
+        array $due,
+        ?Rehearsal $rehearsal,
+    ): self {
+        $spans = self::spans($today, $examDay);
+        $unseen = array_map(static fn (Topic $topic): int => $topic->unseen, $topics);
+        $rehearsed = $rehearsal === null ? [] : self::rehearsed($spans, $examDay, $hours);
+        $weeks = [];
+        $waiting = $left = 0;
+        foreach ($spans as $i => [$from, $to]) {
+            $days = $hours->days($from, $to);
+            $room = $ms = (int) round(count($days) * $hours->dayMs());
+            foreach ($due as $day => $n) {
+                // What is overdue counts from today on.
+                $waiting += ($day >= $from || $i === 0) && $day <= $to ? $n : 0;
+            }
+            $revisits = min($waiting, intdiv($room, $hours->questionMs));
+            $waiting -= $revisits;
+            $room -= $revisits * $hours->questionMs;
+            $day = $rehearsed[$i] ?? null;
+            if ($rehearsal !== null && $day !== null) {
+                $fits = $rehearsal->ms <= $room;
+                $left += $fits ? 0 : 1;
+                $day = $fits ? $day : null;
+                $room -= $fits ? $rehearsal->ms : 0;
+            }
+            $questions = intdiv($room, $hours->questionMs);
+            $new = self::new(
+                topics: $topics,
+                unseen: $unseen,
+                n: min(
+                    intdiv($questions + 1, 2),
+                    self::pace(
+                        unseen: $unseen,
+                        spans: array_slice($spans, $i),
+                        examDay: $examDay,
+                        hours: $hours,
+                    ),
+                ),
+            );
+            $unseen = array_map(static fn (int $of, int $n): int => $of - $n, $unseen, $new);
+            $weak = self::weak($topics, $questions - array_sum($new));
+            $weeks[] = new Week(
+                from: $from,
+                to: $to,
+                days: $days,
+                ms: $ms,
+                plannedMs: ($revisits + array_sum($new) + array_sum($weak)) * $hours->questionMs
+                    + ($day === null ? 0 : $rehearsal->ms ?? 0),
+                revisits: $revisits,
+                new: $new,
+                weak: $weak,
+                rehearsal: $day,
+            );
+        }
+
+        return new self(
+            weeks: $weeks,
+            leftOut: $unseen,
+            leftOutRevisits: $waiting,
+            leftOutRehearsals: $left,
+            missingMs: (array_sum($unseen) + $waiting) * $hours->questionMs + $left * ($rehearsal->ms ?? 0),
+        );
+    }
+
+    public function fits(): bool
+    {
+        return $this->missingMs === 0;
+    }
+
+    /**
+     * Weeks from Monday to Sunday, the first from today, the last up to the day before the exam.
+     *
+     * @return list<array{int, int}> first and last day
+     */
+    private static function spans(int $today, int $examDay): array
+    {
+        $spans = [];
+        for ($from = $today; $from < $examDay; $from = Hours::monday($from) + 7) {
+            $spans[] = [$from, min(Hours::monday($from) + 6, $examDay - 1)];
+        }
+
+        return $spans;
+    }
+
+    /**
+     * On which day of which week there is a rehearsal: the last one on which one studies, but none in the last days.
+     *
+     * @param  list<array{int, int}>  $spans
+     * @return array<int, int> by week, those of the last three
+     */
+    private static function rehearsed(array $spans, int $examDay, Hours $hours): array
+    {
+        $days = [];
+        foreach ($spans as $i => [$from, $to]) {
+            $of = $hours->days($from, min($to, $examDay - 1 - self::REST));
+            if ($of !== []) {
+                $days[$i] = $of[count($of) - 1];
+            }
+        }
+
+        return array_slice($days, -self::REHEARSED, preserve_keys: true);
+    }
+
+    /**
+     * How many new questions this week must bring so that all are seen in time, spread over the days there are; where
+     * that time is over, all.
+     *
+     * @param  list<int>  $unseen
+     * @param  list<array{int, int}>  $spans  this week and those after it
+     */
+    private static function pace(array $unseen, array $spans, int $examDay, Hours $hours): int
+    {
+        $last = $examDay - 1 - self::SEEN_BEFORE;
+        $here = $all = 0;
+        foreach ($spans as $i => [$from, $to]) {
+            $days = count($hours->days($from, min($to, $last)));
+            $all += $days;
+            $here += $i === 0 ? $days : 0;
+        }
+
+        return $all === 0 ? array_sum($unseen) : (int) ceil(array_sum($unseen) * $here / $all);
+    }
+
+    /**
+     * @param  list<Topic>  $topics
+     * @param  list<int>  $unseen
+     * @return list<int> by topic
+     */
+    private static function new(array $topics, array $unseen, int $n): array
+    {
+        return Allocation::of(
+            $n,
+            array_map(static fn (Topic $topic): string => $topic->weight, $topics),
+            $unseen,
+        )->counts;
+    }
+
+    /**
+     * By points at stake; where none is known, by weight. As often as a topic has questions, and then again.
+     *
+     * @param  list<Topic>  $topics
+     * @return list<int> by topic
+     */
+    private static function weak(array $topics, int $n): array
+    {
+        $known = array_sum(array_map(static fn (Topic $topic): float => $topic->stake, $topics)) > 0;
+
+        return Allocation::of(
+            $n,
+            array_map(
+                // Hundredths of a point: an allocation is exact, a stake is not.
+                static fn (Topic $topic): string => match (true) {
+                    $topic->bank === 0 => '0',
+                    $known => (string) BigRational::of((int) round(100 * $topic->stake)),
+                    default => $topic->weight,
+                },
+                $topics,
+            ),
+            array_fill(0, count($topics), $n),
+        )->counts;
+    }
+}

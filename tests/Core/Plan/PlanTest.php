@@ -1,0 +1,256 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Plan;
+
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+use Uplandia\Core\Plan\Hours;
+use Uplandia\Core\Plan\Plan;
+use Uplandia\Core\Plan\Rehearsal;
+use Uplandia\Core\Plan\Topic;
+use Uplandia\Core\Plan\Week;
+
+/** The weeks up to an exam. */
+final class PlanTest extends TestCase
+{
+    /** Monday, 1 June 2026. */
+    private const MONDAY = 20605;
+
+    private const HOUR = 3_600_000;
+
+    /** @return list<Topic> */
+    private static function topics(int $unseen = 60, float $stake = 0.0): array
+    {
+        return [
+            new Topic(weight: '60', unseen: $unseen, bank: 100, stake: 0.0),
+            new Topic(weight: '30', unseen: $unseen, bank: 100, stake: 3 * $stake),
+            new Topic(weight: '10', unseen: $unseen, bank: 100, stake: $stake),
+        ];
+    }
+
+    /** Five hours a week from Monday to Friday, three minutes a question: 20 a day. */
+    private static function hours(float $week = 5.0, int ...$daysOff): Hours
+    {
+        return new Hours(week: $week, weekdaysOff: [6, 7], daysOff: array_values($daysOff));
+    }
+
+    #[TestWith([20605, 1])]
+    #[TestWith([20611, 7])]
+    #[TestWith([20612, 1])]
+    #[TestWith([0, 4])]
+    public function test_days_have_weekdays(int $day, int $weekday): void
+    {
+        self::assertSame($weekday, Hours::weekday($day));
+        self::assertSame($day - $weekday + 1, Hours::monday($day));
+    }
+
+    public function test_weeks_run_from_monday_to_sunday_and_end_before_the_exam(): void
+    {
+        // From Wednesday to the day before a Tuesday, two weeks on.
+        $plan = Plan::of(
+            today: self::MONDAY + 2,
+            examDay: self::MONDAY + 15,
+            hours: self::hours(),
+            topics: self::topics(),
+            due: [],
+            rehearsal: null,
+        );
+        $days = array_map(fn (Week $week): array => [$week->from, $week->to, count($week->days)], $plan->weeks);
+        self::assertSame([
+            [self::MONDAY + 2, self::MONDAY + 6, 3],
+            [self::MONDAY + 7, self::MONDAY + 13, 5],
+            [self::MONDAY + 14, self::MONDAY + 14, 1],
+        ], $days);
+        self::assertSame([3 * self::HOUR, 5 * self::HOUR, self::HOUR], array_column($plan->weeks, 'ms'));
+        foreach ([self::MONDAY + 2, self::MONDAY] as $exam) {
+            self::assertSame([], Plan::of(
+                today: self::MONDAY + 2,
+                examDay: $exam,
+                hours: self::hours(),
+                topics: self::topics(),
+                due: [],
+                rehearsal: null,
+            )->weeks);
+        }
+    }
+
+    public function test_revisits_come_first_then_the_rehearsal_then_half_new_and_half_where_most_is_at_stake(): void
+    {
+        // Five weeks of a hundred questions each; 25 revisits overdue, 4 in the second week.
+        $plan = Plan::of(
+            today: self::MONDAY,
+            examDay: self::MONDAY + 35,
+            hours: self::hours(),
+            topics: self::topics(stake: 0.5),
+            due: [self::MONDAY - 9 => 20, self::MONDAY + 6 => 5, self::MONDAY + 7 => 4],
+            rehearsal: new Rehearsal(questions: 60, ms: 2 * self::HOUR),
+        );
+        self::assertSame([25, 4, 0, 0, 0], array_column($plan->weeks, 'revisits'));
+        // On the last day of study of its week; not on the two days before the exam, which is a Monday.
+        self::assertSame(
+            [null, null, self::MONDAY + 18, self::MONDAY + 25, self::MONDAY + 32],
+            array_column($plan->weeks, 'rehearsal'),
+        );
+        $new = array_map(fn (Week $week): int => array_sum($week->new), $plan->weeks);
+        $weak = array_map(fn (Week $week): int => array_sum($week->weak), $plan->weeks);
+        // All 180 should be seen in the first three weeks: 60 a week; half of 75, 96 and 60 is what there is.
+        self::assertSame([38, 48, 30, 30, 30], $new);
+        self::assertSame([37, 48, 30, 30, 30], $weak);
+        // By weight over what is unseen, and by stake.
+        self::assertSame([23, 11, 4], $plan->weeks[0]->new);
+        self::assertSame([0, 28, 9], $plan->weeks[0]->weak);
+        // Four new ones are never met: twelve minutes are missing.
+        self::assertSame(4, array_sum($plan->leftOut));
+        self::assertSame(4 * 180_000, $plan->missingMs);
+        self::assertFalse($plan->fits());
+        foreach ($plan->weeks as $week) {
+            self::assertSame($week->ms, $week->plannedMs);
+        }
+    }
+
+    public function test_what_is_unseen_is_spread_evenly_where_there_is_time(): void
+    {
+        $plan = Plan::of(
+            today: self::MONDAY,
+            examDay: self::MONDAY + 42,
+            hours: self::hours(10.0, ...range(self::MONDAY + 7, self::MONDAY + 11)),
+            topics: self::topics(20),
+            due: [],
+            rehearsal: null,
+        );
+        // Four weeks until two weeks before the exam, the second of them off.
+        self::assertSame(
+            [20, 0, 20, 20, 0, 0],
+            array_map(fn (Week $week): int => array_sum($week->new), $plan->weeks),
+        );
+        self::assertSame(0, $plan->weeks[1]->ms);
+        self::assertTrue($plan->fits());
+        self::assertSame([0, 0, 0], $plan->leftOut);
+        // No stake is known, so the rest goes by weight.
+        self::assertSame([108, 54, 18], $plan->weeks[0]->weak);
+    }
+
+    public function test_what_does_not_fit_is_named(): void
+    {
+        $plan = Plan::of(
+            today: self::MONDAY,
+            examDay: self::MONDAY + 6,
+            hours: self::hours(1.0),
+            topics: self::topics(),
+            due: [self::MONDAY => 30],
+            rehearsal: new Rehearsal(questions: 60, ms: 2 * self::HOUR),
+        );
+        // Twenty questions: revisits take them all.
+        self::assertSame([20, 0, null], [
+            $plan->weeks[0]->revisits, array_sum($plan->weeks[0]->new), $plan->weeks[0]->rehearsal,
+        ]);
+        self::assertSame([10, 1, 180], [
+            $plan->leftOutRevisits, $plan->leftOutRehearsals, array_sum($plan->leftOut),
+        ]);
+        self::assertSame(190 * 180_000 + 2 * self::HOUR, $plan->missingMs);
+    }
+
+    public function test_there_is_no_rehearsal_in_the_last_two_days(): void
+    {
+        $last = fn (int $today): ?int => Plan::of(
+            today: $today,
+            examDay: self::MONDAY + 4,
+            hours: self::hours(40.0),
+            topics: self::topics(),
+            due: [],
+            rehearsal: new Rehearsal(questions: 60, ms: self::HOUR),
+        )->weeks[0]->rehearsal;
+        self::assertSame(self::MONDAY + 1, $last(self::MONDAY));
+        self::assertNull($last(self::MONDAY + 2));
+    }
+
+    public function test_what_was_not_done_is_spread_over_what_is_left(): void
+    {
+        $at = fn (int $today, int $unseen): array => array_map(
+            fn (Week $week): int => array_sum($week->new),
+            Plan::of(
+                today: $today,
+                examDay: self::MONDAY + 42,
+                hours: self::hours(20.0),
+                topics: self::topics($unseen),
+                due: [],
+                rehearsal: null,
+            )->weeks,
+        );
+        self::assertSame([45, 45, 45, 45, 0, 0], $at(self::MONDAY, 60));
+        // A week later nothing was done: three weeks bear what four did.
+        self::assertSame([60, 60, 60, 0, 0], $at(self::MONDAY + 7, 60));
+        self::assertSame([45, 45, 45, 0, 0], $at(self::MONDAY + 7, 45));
+    }
+
+    public function test_any_plan_adds_up_and_the_same_state_gives_the_same(): void
+    {
+        $chance = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'plans', true)));
+        for ($run = 0; $run < 300; $run++) {
+            $today = self::MONDAY + $chance->getInt(0, 6);
+            $exam = $today + $chance->getInt(1, 120);
+            $topics = array_map(fn (int $i): Topic => new Topic(
+                weight: (string) $chance->getInt(1, 30),
+                unseen: $chance->getInt(0, 80),
+                bank: 80,
+                stake: $chance->getInt(0, 400) / 100,
+            ), range(1, $chance->getInt(1, 9)));
+            $due = [];
+            for ($i = $chance->getInt(0, 12); $i > 0; $i--) {
+                $due[min($exam - 1, $today + $chance->getInt(-20, 90))] = $chance->getInt(1, 30);
+            }
+            $off = array_slice($chance->shuffleArray(range(1, 7)), 0, $chance->getInt(0, 6));
+            $hours = new Hours(
+                week: $chance->getInt(1, 160) / 2,
+                weekdaysOff: $off,
+                daysOff: [$today + $chance->getInt(0, 40), $today + $chance->getInt(0, 40)],
+                questionMs: $chance->getInt(20_000, 400_000),
+            );
+            $rehearsal = $chance->getInt(0, 3) === 0 ? null : new Rehearsal(60, $chance->getInt(30, 240) * 60_000);
+            $make = fn (): Plan => Plan::of(
+                today: $today,
+                examDay: $exam,
+                hours: $hours,
+                topics: $topics,
+                due: $due,
+                rehearsal: $rehearsal,
+            );
+            $plan = $make();
+            self::assertEquals($plan, $make());
+            $revisits = array_sum(array_column($plan->weeks, 'revisits'));
+            self::assertSame(array_sum($due), $revisits + $plan->leftOutRevisits);
+            foreach ($topics as $t => $topic) {
+                $new = array_sum(array_map(fn (Week $week): int => $week->new[$t], $plan->weeks));
+                self::assertSame($topic->unseen, $new + $plan->leftOut[$t]);
+            }
+            $before = $today - 1;
+            foreach ($plan->weeks as $week) {
+                self::assertSame($before + 1, $week->from);
+                $before = $week->to;
+                self::assertLessThanOrEqual($week->ms, $week->plannedMs);
+                self::assertSame(
+                    $week->plannedMs,
+                    $week->questions() * $hours->questionMs + ($week->rehearsal === null ? 0 : $rehearsal->ms ?? 0),
+                );
+                // Less than a question's time is left over.
+                self::assertLessThan($hours->questionMs, $week->ms - $week->plannedMs);
+                self::assertLessThanOrEqual(array_sum($week->weak) + 1, array_sum($week->new));
+                foreach ($week->days as $day) {
+                    self::assertFalse($hours->isOff($day));
+                }
+                if ($week->rehearsal !== null) {
+                    self::assertContains($week->rehearsal, $week->days);
+                    self::assertLessThan($exam - 2, $week->rehearsal);
+                }
+            }
+            self::assertSame($exam - 1, $before);
+            $rehearsals = count(array_filter(array_column($plan->weeks, 'rehearsal')));
+            self::assertLessThanOrEqual(3, $rehearsals + $plan->leftOutRehearsals);
+            self::assertSame($plan->missingMs === 0, $plan->fits());
+        }
+    }
+}
