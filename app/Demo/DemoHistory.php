@@ -12,6 +12,7 @@ use App\Assembly\TestBuilder;
 use App\Assembly\TestItem;
 use App\Assembly\TestItems;
 use App\Http\Refusal;
+use App\Plan\PlanHours;
 use App\Progress\KeptEstimates;
 use App\Question\Enrolment;
 use App\Question\Exam;
@@ -48,7 +49,7 @@ use Uplandia\Core\Sitting\Sureness;
  * @phpstan-type Last array{paper?: string, questions?: int, ability?: float, fades?: float, slower?: float}
  * @phpstan-type Story array{
  *     days: int, sittings: int, questions: int, ability: float, growth: float, bias: float, leaves_open?: bool,
- *     timed_from?: float, last?: Last, exam_in?: int
+ *     timed_from?: float, last?: Last, exam_in?: int, hours?: float, off?: list<int>
  * }
  */
 final readonly class DemoHistory
@@ -127,6 +128,15 @@ final readonly class DemoHistory
                 exam: $exam->id,
                 examDate: $today->copy()->addDays($story['exam_in'])->toDateString(),
                 timeZone: 'UTC',
+            );
+        }
+        if (isset($story['hours'])) {
+            PlanHours::keep(
+                exam: $exam,
+                user: $user,
+                week: (float) $story['hours'],
+                weekdaysOff: $story['off'] ?? [],
+                datesOff: [],
             );
         }
 

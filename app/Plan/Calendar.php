@@ -58,7 +58,7 @@ final readonly class Calendar
         return $calendar->serialize();
     }
 
-    /** @param  array{id: string, from: string, to: string, title: string, about: string}  $event  both days included */
+    /** @param  array{id: string, from: string, to: string, title: string, about: string}  $event  both days count */
     private function add(VCalendar $calendar, array $event): void
     {
         $made = $calendar->createComponent('VEVENT', [
@@ -71,7 +71,8 @@ final readonly class Calendar
         ]);
         $made->add('DTSTART', (new DateTimeImmutable($event['from']))->format('Ymd'), ['VALUE' => 'DATE']);
         // The end of whole days is the day after them.
-        $made->add('DTEND', (new DateTimeImmutable($event['to']))->modify('+1 day')->format('Ymd'), ['VALUE' => 'DATE']);
+        $after = (new DateTimeImmutable($event['to']))->modify('+1 day');
+        $made->add('DTEND', $after->format('Ymd'), ['VALUE' => 'DATE']);
         $calendar->add($made);
     }
 

@@ -35,13 +35,16 @@ final readonly class Plans
             return null;
         }
 
+        $today = $enrolment->dayOf(Moment::now($this->clock));
+
         return Plan::of(
-            today: $enrolment->dayOf(Moment::now($this->clock)),
+            today: $today,
             examDay: $enrolment->examDay,
             hours: $hours,
             topics: $this->topics($exam, $user),
             due: $this->due($exam, $user, $enrolment->examDay),
             rehearsal: self::rehearsal($exam),
+            rehearsed: WeekDone::since($exam, $user, Hours::monday($today))['rehearsed'] > 0,
         );
     }
 

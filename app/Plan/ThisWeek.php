@@ -8,11 +8,9 @@ use App\Account\User;
 use App\Clock\Moment;
 use App\Question\Enrolment;
 use App\Question\Exam;
-use App\Sitting\Stage;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
-use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Plan\Hours;
 use Uplandia\Core\Plan\Plan;
 
@@ -35,7 +33,7 @@ final readonly class ThisWeek
             return null;
         }
         $monday = Hours::monday($today);
-        $done = $this->done($exam, $user, $monday);
+        $done = WeekDone::since($exam, $user, $monday);
         $row = fn (): Builder => DB::table('plan_weeks')
             ->where('user_id', $user->id)
             ->where('exam_id', $exam->id)
@@ -73,48 +71,5 @@ final readonly class ThisWeek
     public static function forget(Exam $exam, User $user): void
     {
         DB::table('plan_weeks')->where('user_id', $user->id)->where('exam_id', $exam->id)->delete();
-    }
-
-    /** @return array{answered: int, ms: int, rehearsed: int} since a Monday */
-    private function done(Exam $exam, User $user, int $monday): array
-    {
-        $enrolment = Enrolment::of($user->id, $exam->id);
-        // A day of slack, for the index knows moments and not days; a sitting belongs to the day it was handed in.
-        $from = ($monday - 1) * Moment::MS_PER_DAY;
-        $done = ['answered' => 0, 'ms' => 0, 'rehearsed' => 0];
-        $sat = DB::table('sittings')
-            ->join('tests', 'tests.id', '=', 'sittings.test_id')
-            ->where('sittings.user_id', $user->id)
-            ->where('sittings.exam_id', $exam->id)
-            ->where('sittings.status', Stage::HandedIn->value)
-            ->whereNull('sittings.deleted_at')
-            ->where('sittings.ended_ms', '>=', $from)
-            ->get(['ended_ms', 'active_ms', 'answered', 'of_exam', 'section']);
-        foreach ($sat as $sitting) {
-            if ($enrolment->dayOf((int) $sitting->ended_ms) < $monday) {
-                continue;
-            }
-            $whole = (bool) $sitting->of_exam && $sitting->section === null;
-            $done['ms'] += (int) $sitting->active_ms;
-            $done['rehearsed'] += $whole ? 1 : 0;
-            $done['answered'] += $whole ? 0 : (int) $sitting->answered;
-        }
-        // In tutor mode each question counts as soon as its answer was shown.
-        $open = DB::table('outcomes')
-            ->join('sittings', 'sittings.id', '=', 'outcomes.sitting_id')
-            ->where('outcomes.user_id', $user->id)
-            ->where('outcomes.exam_id', $exam->id)
-            ->where('outcomes.settled_ms', '>=', $from)
-            ->where('outcomes.day', '>=', $monday)
-            ->where('sittings.status', Stage::Open->value)
-            ->whereNotIn('outcomes.outcome', [Outcome::NotReached->value, Outcome::LeftBlank->value])
-            ->selectRaw('count(*) as n, sum(outcomes.active_ms) as ms')
-            ->first();
-
-        return [
-            'answered' => $done['answered'] + (int) ($open->n ?? 0),
-            'ms' => $done['ms'] + (int) ($open->ms ?? 0),
-            'rehearsed' => $done['rehearsed'],
-        ];
     }
 }

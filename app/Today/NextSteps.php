@@ -29,8 +29,14 @@ final readonly class NextSteps
     /** Gaps that are looked at for what to read. */
     private const GAPS = 100;
 
+    /** Whoever stays away longer is told so. */
+    private const ABSENT_DAYS = 14;
+
     /** In the last weeks before an exam it is rehearsed. */
     private const REHEARSE_WITHIN = 21;
+
+    /** But not in the last days before it. */
+    private const REST = 2;
 
     public function __construct(private ClockInterface $clock)
     {
@@ -43,12 +49,18 @@ final readonly class NextSteps
      */
     public function of(Exam $exam, User $user, array $kept, QuickView $quick, ?int $daysToGo): array
     {
+        if ($daysToGo === 0) {
+            return self::onTheDay($quick);
+        }
         $steps = [];
         if ($quick->due > 0) {
+            $away = $this->daysAway($exam, $user);
             $steps[] = new StepView(
                 kind: StepKind::Due,
                 sentence: Shown::count($quick->due, 'question is due', 'questions are due').' to revisit',
-                reason: 'They come back just before they would be forgotten.',
+                reason: $away > self::ABSENT_DAYS
+                    ? "It has been {$away} days, and they fade: begin with these, twenty at a time."
+                    : 'They come back just before they would be forgotten.',
             );
         }
         $stands = $kept['stands'];
@@ -62,7 +74,7 @@ final readonly class NextSteps
             );
             $steps = [...$steps, ...$this->reading($exam, $user, $dearest['code'])];
         }
-        if ($daysToGo !== null && $daysToGo >= 2 && $daysToGo <= self::REHEARSE_WITHIN && $quick->rehearsal > 0
+        if ($daysToGo !== null && $daysToGo > self::REST && $daysToGo <= self::REHEARSE_WITHIN && $quick->rehearsal > 0
             && ! $this->rehearsed($exam, $user)) {
             array_unshift($steps, new StepView(
                 kind: StepKind::Rehearse,
@@ -97,6 +109,33 @@ final readonly class NextSteps
         }
 
         return array_slice($steps, 0, self::MOST);
+    }
+
+    /** @return list<StepView> on the day of the exam nothing new helps any more */
+    private static function onTheDay(QuickView $quick): array
+    {
+        return $quick->due === 0
+            ? []
+            : [
+                new StepView(
+                    kind: StepKind::Due,
+                    sentence: 'A few that you have met before',
+                    reason: 'Only if it calms you: nothing new helps today. Good luck.',
+                ),
+            ];
+    }
+
+    /** Full days since something was handed in; 0: nothing ever was. */
+    private function daysAway(Exam $exam, User $user): int
+    {
+        $last = DB::table('sittings')
+            ->where('user_id', $user->id)
+            ->where('exam_id', $exam->id)
+            ->where('status', Stage::HandedIn->value)
+            ->whereNull('deleted_at')
+            ->max('ended_ms');
+
+        return is_numeric($last) ? intdiv(Moment::now($this->clock) - (int) $last, Moment::MS_PER_DAY) : 0;
     }
 
     /**

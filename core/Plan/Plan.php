@@ -43,6 +43,7 @@ final readonly class Plan
      * @param  list<Topic>  $topics
      * @param  array<int, int>  $due  revisits by the day on which they are due, the day before the exam at the latest
      * @param  Rehearsal|null  $rehearsal  null: nobody has said how the exam is made up
+     * @param  bool  $rehearsed  whether that was done this week already
      */
     public static function of(
         int $today,
@@ -51,10 +52,14 @@ final readonly class Plan
         array $topics,
         array $due,
         ?Rehearsal $rehearsal,
+        bool $rehearsed = false,
     ): self {
         $spans = self::spans($today, $examDay);
         $unseen = array_map(static fn (Topic $topic): int => $topic->unseen, $topics);
-        $rehearsed = $rehearsal === null ? [] : self::rehearsed($spans, $examDay, $hours);
+        $rehearsals = $rehearsal === null ? [] : self::rehearsals($spans, $examDay, $hours);
+        if ($rehearsed) {
+            unset($rehearsals[0]);
+        }
         $weeks = [];
         $waiting = $left = 0;
         foreach ($spans as $i => [$from, $to]) {
@@ -67,7 +72,7 @@ final readonly class Plan
             $revisits = min($waiting, intdiv($room, $hours->questionMs));
             $waiting -= $revisits;
             $room -= $revisits * $hours->questionMs;
-            $day = $rehearsed[$i] ?? null;
+            $day = $rehearsals[$i] ?? null;
             if ($rehearsal !== null && $day !== null) {
                 $fits = $rehearsal->ms <= $room;
                 $left += $fits ? 0 : 1;
@@ -139,7 +144,7 @@ final readonly class Plan
      * @param  list<array{int, int}>  $spans
      * @return array<int, int> by week, those of the last three
      */
-    private static function rehearsed(array $spans, int $examDay, Hours $hours): array
+    private static function rehearsals(array $spans, int $examDay, Hours $hours): array
     {
         $days = [];
         foreach ($spans as $i => [$from, $to]) {

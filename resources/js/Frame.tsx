@@ -1,6 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
-import { BookOpen, CalendarDays, ChartNoAxesColumn, ListChecks, ListPlus, Mountain, UserRound } from 'lucide-react';
+import {
+  BookOpen,
+  CalendarDays,
+  ChartNoAxesColumn,
+  Footprints,
+  ListChecks,
+  ListPlus,
+  Mountain,
+  UserRound,
+} from 'lucide-react';
 import { lazy, Suspense, useEffect } from 'react';
 import { Link, Navigate, NavLink, Outlet, useLocation } from 'react-router';
 import { session } from './api/queries';
@@ -40,6 +49,7 @@ const PLACES = [
   { to: '/build', label: 'Build a test', Icon: ListPlus },
   { to: '/ready', label: 'Rehearse', Icon: Mountain },
   { to: '/tests', label: 'Tests', Icon: ListChecks },
+  { to: '/plan', label: 'Study', Icon: Footprints },
   { to: '/progress', label: 'Progress', Icon: ChartNoAxesColumn },
   { to: '/handbook', label: 'Handbook', Icon: BookOpen },
   { to: '/account', label: 'Account', Icon: UserRound },

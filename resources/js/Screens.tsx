@@ -27,6 +27,7 @@ const Briefing = screen(() => import('./features/sitting/BriefingScreen'));
 const Result = screen(() => import('./features/result/ResultScreen'));
 const Review = screen(() => import('./features/result/ReviewScreen'));
 const Against = screen(() => import('./features/result/AgainstScreen'));
+const Plan = screen(() => import('./features/plan/PlanScreen'));
 const Progress = screen(() => import('./features/progress/ProgressScreen'));
 const Handbook = screen(() => import('./features/handbook/HandbookScreen'));
 const Account = screen(() => import('./features/account/AccountScreen'));
@@ -66,6 +67,7 @@ function Caught() {
               <Route path="/result/:sitting" element={<Result />} />
               <Route path="/review/:sitting/:position?" element={<Review />} />
               <Route path="/against/:sitting/:other" element={<Against />} />
+              <Route path="/plan" element={<Plan />} />
               <Route path="/progress" element={<Progress />} />
               <Route path="/handbook/:exam?/:section?" element={<Handbook />} />
               <Route path="/account" element={<Account />} />

@@ -76,6 +76,13 @@ export const against = (sitting: string, other: string) =>
     queryFn: () => ask(api.GET('/api/sittings/{sitting}/against/{other}', { params: { path: { sitting, other } } })),
   });
 
+export const plan = (exam: string) =>
+  queryOptions({
+    queryKey: ['plan', exam],
+    queryFn: () => ask(api.GET('/api/exams/{exam}/plan', { params: { path: { exam } } })),
+    staleTime: 0,
+  });
+
 export const adaptive = (exam: string) =>
   queryOptions({
     queryKey: ['adaptive', exam],

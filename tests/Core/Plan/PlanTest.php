@@ -168,6 +168,21 @@ final class PlanTest extends TestCase
         self::assertNull($last(self::MONDAY + 2));
     }
 
+    public function test_whoever_has_rehearsed_this_week_need_not_again(): void
+    {
+        $days = fn (bool $rehearsed): array => array_column(Plan::of(
+            today: self::MONDAY,
+            examDay: self::MONDAY + 21,
+            hours: self::hours(),
+            topics: self::topics(),
+            due: [],
+            rehearsal: new Rehearsal(questions: 60, ms: self::HOUR),
+            rehearsed: $rehearsed,
+        )->weeks, 'rehearsal');
+        self::assertSame([self::MONDAY + 4, self::MONDAY + 11, self::MONDAY + 18], $days(false));
+        self::assertSame([null, self::MONDAY + 11, self::MONDAY + 18], $days(true));
+    }
+
     public function test_what_was_not_done_is_spread_over_what_is_left(): void
     {
         $at = fn (int $today, int $unseen): array => array_map(

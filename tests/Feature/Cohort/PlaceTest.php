@@ -85,7 +85,8 @@ final class PlaceTest extends TestCase
         $this->renew();
         // Nineteen others are too few.
         $place = $this->place()->assertJsonPath('n', 19)->assertJsonPath('fewest', 20)
-            ->assertJsonPath('percentile', null)->assertJsonPath('steps', [])->assertJsonPath('median', null)->assertJsonPath('topics.0.others', null);
+            ->assertJsonPath('percentile', null)->assertJsonPath('steps', [])->assertJsonPath('median', null)
+            ->assertJsonPath('topics.0.others', null);
         self::assertEqualsWithDelta(7 / 12, $place->json('share'), 1e-9);
 
         $this->sitWhole($this->candidate(), 'rrrmmmmmmmmm');

@@ -90,6 +90,57 @@ final class StepsTest extends TestCase
         self::assertSame('2 questions, twenty at a time.', $steps[1]['reason']);
     }
 
+    public function test_whoever_was_away_long_is_told_what_fades(): void
+    {
+        $this->miss(8);
+        $reason = fn (): string => $this->today()->json('steps.0.reason');
+        $this->travel(14)->days();
+        self::assertSame('They come back just before they would be forgotten.', $reason());
+        $this->travel(1)->days();
+        self::assertSame('It has been 15 days, and they fade: begin with these, twenty at a time.', $reason());
+    }
+
+    public function test_on_the_day_of_the_exam_nothing_new_is_asked_for(): void
+    {
+        $this->enrol('2026-06-01')->assertNoContent();
+        $this->today()->assertJsonPath('steps', []);
+        $this->miss(8);
+        $steps = $this->today()->json('steps');
+        self::assertSame([['due', 'A few that you have met before']], [[$steps[0]['kind'], $steps[0]['sentence']]]);
+        self::assertCount(1, $steps);
+        // Afterwards life goes on.
+        $this->travel(4)->days();
+        $this->today()->assertJsonPath('daysToGo', -4)->assertJsonCount(3, 'steps');
+    }
+
+    public function test_in_the_last_three_weeks_the_exam_is_rehearsed(): void
+    {
+        $exam = $this->exam();
+        $exam->forceFill(['rules' => $exam->rules + [
+            'minutes' => 20, 'pause' => false, 'scale' => ['low' => 0, 'high' => 100, 'cut' => 65],
+            'sections' => [['code' => 's1', 'name' => 'All', 'questions' => 10, 'marks' => 1, 'kinds' => ['single']]],
+        ]])->save();
+        $kinds = fn (): array => array_column($this->today()->json('steps'), 'kind');
+        foreach ([23 => false, 22 => true, 4 => true, 3 => false] as $day => $is) {
+            $this->enrol($date = sprintf('2026-06-%02d', $day))->assertNoContent();
+            self::assertSame($is ? 'rehearse' : 'begin', $kinds()[0], $date);
+        }
+        $this->enrol('2026-06-15')->assertNoContent();
+        $this->today()->assertJsonPath(
+            'steps.0.reason',
+            '14 days are left, and none was rehearsed in the last seven.',
+        );
+        $this->miss(2);
+        $whole = fn (?string $section) => DB::table('tests')->update(['of_exam' => true, 'section' => $section]);
+        // A section alone is no rehearsal.
+        $whole('s1');
+        self::assertSame('rehearse', $kinds()[0]);
+        $whole(null);
+        self::assertNotContains('rehearse', $kinds());
+        $this->travel(7)->days();
+        self::assertSame('rehearse', $kinds()[0]);
+    }
+
     #[TestWith(['2026-06-24', 'UTC', 23])]
     #[TestWith(['2026-06-02', 'UTC', 1])]
     #[TestWith(['2026-06-01', 'UTC', 0])]

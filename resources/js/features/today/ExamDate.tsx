@@ -5,8 +5,8 @@ import { Button } from '../../ui/Button';
 import { count } from '../../ui/words';
 
 /** How long it is until the exam; its date is set in one step. */
-export function ExamDate({ today }: { today: View<'Today'> }) {
-  const { exam, examDate, daysToGo } = today;
+export function ExamDate({ of }: { of: Pick<View<'Today'>, 'exam' | 'examDate' | 'daysToGo'> }) {
+  const { exam, examDate, daysToGo } = of;
   const id = useId();
   const known = useQueryClient();
   const [open, setOpen] = useState(false);
@@ -20,7 +20,9 @@ export function ExamDate({ today }: { today: View<'Today'> }) {
         }),
       ),
     onSuccess: async () => {
-      await known.invalidateQueries({ queryKey: ['today', exam] });
+      await Promise.all(
+        ['today', 'plan', 'revisits', 'progress'].map((what) => known.invalidateQueries({ queryKey: [what, exam] })),
+      );
       setOpen(false);
     },
   });

@@ -17,6 +17,7 @@ import { OnThisDevice } from '../sitting/packs/OnThisDevice';
 import { ExamDate } from './ExamDate';
 import { QuickStarts } from './QuickStarts';
 import { Steps } from './Steps';
+import { ThisWeek } from './ThisWeek';
 import { useExam } from './useExam';
 
 export function Component() {
@@ -34,7 +35,7 @@ function Today({ exam, onExam }: { exam: string; onExam: (slug: string) => void 
   const page = useQuery(today(exam));
   if (page.isPending) return <Loading what="Looking up where you are" />;
   if (page.isError) return <Away error={page.error} retry={() => void page.refetch()} />;
-  const { examName, summary, counts, open, past, exams, outlook, steps } = page.data;
+  const { examName, summary, counts, open, past, exams, outlook, steps, week } = page.data;
   const begun = open.find((line) => line.begun);
   return (
     <div className="grid gap-8">
@@ -43,7 +44,8 @@ function Today({ exam, onExam }: { exam: string; onExam: (slug: string) => void 
           <p className="text-base-content/75">Good to see you, {who.data?.user?.name}.</p>
           <h1 className="text-2xl font-bold">{examName}</h1>
           {counts.new === counts.all && <p className="mt-1">{summary}</p>}
-          <ExamDate today={page.data} />
+          <ExamDate of={page.data} />
+          {week && <ThisWeek week={week} />}
           {outlook && (
             <p>
               <Link to="/progress" className="text-primary underline underline-offset-4">
