@@ -21,7 +21,9 @@ use App\Result\AgainstController;
 use App\Result\PackController;
 use App\Result\ResultController;
 use App\Result\TakeAwayController;
+use App\Revisit\GapBookController;
 use App\Revisit\GapController;
+use App\Revisit\RevisitController;
 use App\Sitting\BookletController;
 use App\Sitting\NewSittingController;
 use App\Sitting\SittingController;
@@ -76,6 +78,13 @@ Route::prefix('api')->group(function (): void {
         Route::get('exams/{exam}/plan', [PlanController::class, 'show']);
         Route::put('exams/{exam}/plan', [PlanController::class, 'keep']);
         Route::get('exams/{exam}/plan/calendar', [PlanController::class, 'calendar']);
+        Route::post('exams/{exam}/gaps', [GapBookController::class, 'index']);
+        Route::post('exams/{exam}/gaps/sheet', [GapBookController::class, 'sheet']);
+        Route::post('exams/{exam}/gaps/drill', [GapBookController::class, 'drill']);
+        Route::post('exams/{exam}/revisits', [RevisitController::class, 'index']);
+        Route::post('exams/{exam}/revisits/session', [RevisitController::class, 'begin']);
+        Route::put('exams/{exam}/revisits/{question}', [RevisitController::class, 'say'])
+            ->where('question', '[0-9]{1,12}');
         Route::get('exams/{exam}/progress', [ProgressController::class, 'show']);
         Route::get('exams/{exam}/builder', [BuilderController::class, 'show']);
         Route::get('exams/{exam}/handbook', [HandbookController::class, 'index']);

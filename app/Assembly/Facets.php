@@ -59,7 +59,12 @@ final readonly class Facets
     /** What passes all that no value is counted of: topics, words, picks. */
     private function reach(Selection $selection, Filters $filters, QuestionSet $live): QuestionSet
     {
-        $rest = $selection->by(new Filters(topics: $filters->topics, words: $filters->words, only: $filters->only));
+        $rest = $selection->by(new Filters(
+            topics: $filters->topics,
+            tags: array_intersect_key($filters->tags, [Filters::READS => 0]),
+            words: $filters->words,
+            only: $filters->only,
+        ));
 
         return match (true) {
             ! $rest->isPlain() => QuestionSet::of($this->bank->ids($rest)),
@@ -77,7 +82,7 @@ final readonly class Facets
             self::POOLS => array_column($filters->pools, 'value'),
             QuestionSets::DIFFICULTY => array_column($filters->difficulties, 'value'),
             QuestionSets::KIND => array_column($filters->kinds, 'value'),
-        ] + $filters->tags);
+        ] + array_diff_key($filters->tags, [Filters::READS => 0]));
     }
 
     /**

@@ -244,9 +244,11 @@ final readonly class ScaleBank
     {
         DB::statement('insert into standings (user_id, question_id, exam_id, topic_id, outcome, flagged, starred,
             noted,
-            false_footing, gap_open, misses, due_day, seen, seen_ms)
+            false_footing, gap_open, misses, due_day, seen, seen_ms, gap, gap_day, stability, remembered_day)
             select user_id, question_id, exam_id, topic_id, outcome, flagged, 0, 0, 0, outcome = \'missed\',
-            outcome = \'missed\', day + 5 + question_id % 60, 1, settled_ms from outcomes');
+            outcome = \'missed\', day + 5 + question_id % 60, 1, settled_ms,
+            case when outcome = \'missed\' then \'open\' end, case when outcome = \'missed\' then day end,
+            5 + question_id % 60, day from outcomes');
     }
 
     /** One sitting of as many questions as a test may have, sat by events and handed in. */

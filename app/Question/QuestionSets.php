@@ -6,6 +6,7 @@ namespace App\Question;
 
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Question\QuestionSet;
 
 /**
@@ -148,6 +149,8 @@ final class QuestionSets
         }
         $tags = $live()
             ->join('question_tags', 'question_tags.question_id', '=', 'questions.id')
+            // Sections of the handbook are many, and nobody counts them together.
+            ->where('family', '!=', Filters::READS)
             ->select(['questions.id', 'family', 'value']);
         foreach ($tags->cursor() as $row) {
             $there[(string) $row->family][(string) $row->value][] = (int) $row->id;

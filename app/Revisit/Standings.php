@@ -10,6 +10,7 @@ use stdClass;
 use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Revisit\Encounter;
 use Uplandia\Core\Revisit\GapMove;
+use Uplandia\Core\Revisit\RevisitWord;
 use Uplandia\Core\Revisit\Standing;
 use Uplandia\Core\Sitting\Sureness;
 
@@ -31,6 +32,10 @@ final class Standings implements KeepsStandings
         'due_day',
         'seen',
         'seen_ms',
+        'gap',
+        'gap_day',
+        'stability',
+        'remembered_day',
     ];
 
     private const UNMET = [
@@ -42,6 +47,10 @@ final class Standings implements KeepsStandings
         'due_day' => null,
         'seen' => 0,
         'seen_ms' => null,
+        'gap' => null,
+        'gap_day' => null,
+        'stability' => null,
+        'remembered_day' => null,
     ];
 
     public function renew(int $user, int $exam, array $questions): void
@@ -96,6 +105,7 @@ final class Standings implements KeepsStandings
                 'day',
             ]);
         $moves = $this->moves($user, $questions);
+        $words = $this->words($user, $questions);
         $rows = [];
         foreach ($outcomes->groupBy('question_id') as $question => $met) {
             $row = self::row(
@@ -105,6 +115,7 @@ final class Standings implements KeepsStandings
                 topic: (int) $met->firstOrFail()->topic_id,
                 met: array_values($met->map($this->encounter(...))->all()),
                 move: $moves[(int) $question] ?? null,
+                word: $words[(int) $question] ?? null,
             );
             $rows += $row === null ? [] : [(int) $question => $row];
         }
@@ -115,6 +126,7 @@ final class Standings implements KeepsStandings
     /**
      * @param  list<Encounter>  $met  every time the candidate met the question, in order
      * @param  GapMove|null  $move  their latest word on the gap book
+     * @param  RevisitWord|null  $word  and on when it should come back
      * @return array<string, mixed>|null null: it is new
      */
     public static function row(
@@ -124,8 +136,9 @@ final class Standings implements KeepsStandings
         int $topic,
         array $met,
         ?GapMove $move = null,
+        ?RevisitWord $word = null,
     ): ?array {
-        $standing = Standing::after($met, $move);
+        $standing = Standing::after($met, $move, $word);
 
         return $standing === null
             ? null
@@ -142,6 +155,11 @@ final class Standings implements KeepsStandings
                 'due_day' => $standing->dueDay,
                 'seen' => $standing->seen,
                 'seen_ms' => $standing->seenAt,
+                'gap' => $standing->gap?->value,
+                'gap_day' => $standing->gapDay,
+                // A database keeps fourteen digits of a number; so many are known of nobody's memory.
+                'stability' => $standing->memory === null ? null : round($standing->memory->stability, 6),
+                'remembered_day' => $standing->rememberedDay,
             ];
     }
 
@@ -166,6 +184,25 @@ final class Standings implements KeepsStandings
         }
 
         return $moves;
+    }
+
+    /**
+     * @param  list<int>  $questions
+     * @return array<int, RevisitWord> by question
+     */
+    private function words(int $user, array $questions): array
+    {
+        $words = [];
+        $rows = DB::table('revisit_words')->where('user_id', $user)->whereIn('question_id', $questions)->get();
+        foreach ($rows as $row) {
+            $words[(int) $row->question_id] = new RevisitWord(
+                at: (int) $row->said_ms,
+                suspended: (bool) $row->suspended,
+                until: $row->until_day === null ? null : (int) $row->until_day,
+            );
+        }
+
+        return $words;
     }
 
     private function encounter(stdClass $row): Encounter

@@ -7,17 +7,14 @@ namespace App\Today;
 use App\Account\User;
 use App\Assembly\Bank;
 use App\Assembly\CountsView;
-use App\Assembly\Planner;
-use App\Assembly\TestBuilder;
 use App\Http\Refusal;
 use App\Question\Exam;
 use App\Question\Syllabus;
+use App\Sitting\QuickTest;
 use App\Sitting\Sitting;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Filters;
-use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Pool;
-use Uplandia\Core\Assembly\Recipe;
 
 /** Tests that begin with one click: ten quick ones, what is due, what went wrong last time. */
 final readonly class QuickStarts
@@ -27,7 +24,7 @@ final readonly class QuickStarts
 
     private const TEN = 10;
 
-    public function __construct(private Bank $bank, private Planner $planner, private TestBuilder $builder)
+    public function __construct(private Bank $bank, private QuickTest $quick)
     {
     }
 
@@ -59,42 +56,21 @@ final readonly class QuickStarts
     /** @throws Refusal when there is nothing of the sort */
     public function begin(Exam $exam, User $user, QuickStart $start): Sitting
     {
-        $syllabus = Syllabus::of($exam);
         $most = $start === QuickStart::Ten ? self::TEN : self::MOST;
-        $recipe = fn (int $count, Filters $filters): Recipe => new Recipe(
-            filters: $filters,
-            count: $count,
-            mode: Mode::Tutor,
-        );
         $filters = self::filters($start);
-        $plan = $this->planner->plan(exam: $exam, user: $user, recipe: $recipe($most, $filters), syllabus: $syllabus);
-        if ($start === QuickStart::Ten && $plan->available < $most) {
+        if ($start === QuickStart::Ten) {
+            $new = $this->quick->count(exam: $exam, user: $user, filters: $filters, most: $most);
             // Whoever has met nearly all of it goes over what they saw longest ago.
-            $filters = new Filters();
-            $plan = $this->planner->plan(
-                exam: $exam,
-                user: $user,
-                recipe: $recipe($most, $filters),
-                syllabus: $syllabus,
-            );
-        }
-        $count = $plan->nearest($most);
-        if ($count < 1) {
-            throw Refusal::unmet(
-                'too_few',
-                match ($start) {
-                    QuickStart::Due => 'Nothing is due to revisit just now.',
-                    QuickStart::Missed => 'Nothing went wrong last time, or it is in a test whose clock still runs.',
-                    QuickStart::Ten => 'There are no questions to ask just now.',
-                },
-            );
+            $filters = $new < $most ? new Filters() : $filters;
         }
 
-        return DB::transaction(
-            fn (): Sitting => Sitting::ready(
-                $this->builder->build(exam: $exam, user: $user, recipe: $recipe($count, $filters)),
-                $user,
-            ),
+        return $this->quick->begin(exam: $exam, user: $user, filters: $filters, most: $most) ?? throw Refusal::unmet(
+            'too_few',
+            match ($start) {
+                QuickStart::Due => 'Nothing is due to revisit just now.',
+                QuickStart::Missed => 'Nothing went wrong last time, or it is in a test whose clock still runs.',
+                QuickStart::Ten => 'There are no questions to ask just now.',
+            },
         );
     }
 

@@ -314,6 +314,9 @@ final readonly class BankLoader
         foreach (Holdings::of($entry, $shown) as $held) {
             $tags[] = [Filters::HOLDS, $held];
         }
+        foreach (array_unique((array) ($entry['withheld']['references'] ?? [])) as $section) {
+            $tags[] = [Filters::READS, $section];
+        }
         DB::table('question_tags')->insert(
             array_map(
                 fn (array $tag): array => ['question_id' => $id, 'family' => $tag[0], 'value' => $tag[1]],

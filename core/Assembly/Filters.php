@@ -18,6 +18,9 @@ final readonly class Filters
     /** The family that says how difficult the cohort finds it. */
     public const FOUND = '_found';
 
+    /** The family of the handbook's sections that its reasons refer to. */
+    public const READS = '_reads';
+
     private const MOST_TOPICS = 1000;
 
     private const MOST_VALUES = 50;

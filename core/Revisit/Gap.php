@@ -9,8 +9,7 @@ use Uplandia\Core\Sitting\Sureness;
 
 /**
  * Whether a gap has closed: two right answers in a row on different days, the second not a guess. A later miss opens
- * it
- * again. Source: computation.md, section 9.
+ * it again. Source: computation.md, section 9.
  */
 final readonly class Gap
 {

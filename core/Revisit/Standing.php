@@ -21,7 +21,12 @@ final readonly class Standing
      * @param  bool  $falseFooting  sure and wrong at the latest look
      * @param  bool  $gapOpen  it stands in the gap book and has not closed
      * @param  int  $misses  how often it got, or fell back, into the gap book
-     * @param  int|null  $dueDay  when it should come back, whatever the exam's date; null: nothing is marked yet
+     * @param  int|null  $dueDay  when it should come back, whatever the exam's date; null: nothing is marked yet, or
+     *   the candidate wants it to stay away
+     * @param  GapState|null  $gap  null: it never was in the gap book
+     * @param  int|null  $gapDay  when the gap opened last, or closed
+     * @param  Memory|null  $memory  null: nothing is marked yet
+     * @param  int|null  $rememberedDay  as of which it is remembered so
      */
     private function __construct(
         public Outcome $outcome,
@@ -32,15 +37,20 @@ final readonly class Standing
         public bool $gapOpen,
         public int $misses,
         public ?int $dueDay,
+        public ?GapState $gap,
+        public ?int $gapDay,
+        public ?Memory $memory,
+        public ?int $rememberedDay,
     ) {
     }
 
     /**
      * @param  list<Encounter>  $encounters  in order of time
      * @param  GapMove|null  $move  the candidate's latest word on the gap book: it holds until an answer says otherwise
+     * @param  RevisitWord|null  $word  their latest word on when it should come back
      * @return self|null null: the question is new
      */
-    public static function after(array $encounters, ?GapMove $move = null): ?self
+    public static function after(array $encounters, ?GapMove $move = null, ?RevisitWord $word = null): ?self
     {
         $encounters = array_values(
             array_filter(
@@ -52,7 +62,9 @@ final readonly class Standing
         if ($last === false) {
             return null;
         }
-        [$gapOpen, $misses] = self::gap($encounters, $move);
+        [$gap, $gapDay, $misses] = self::gap($encounters, $move);
+        [$memory, $day] = self::memory($encounters);
+        $dueDay = $memory === null || $day === null ? null : $day + Scheduler::interval($memory);
 
         return new self(
             outcome: $last->outcome,
@@ -60,60 +72,92 @@ final readonly class Standing
             seenAt: $last->at,
             flagged: in_array(true, array_column($encounters, 'flagged'), true),
             falseFooting: Footing::of($last->sureness, $last->outcome) === Footing::FalseFooting,
-            gapOpen: $gapOpen,
+            gapOpen: $gap === GapState::Open || $gap === GapState::Closing,
             misses: $misses,
-            dueDay: self::dueDay($encounters),
+            dueDay: $word === null ? $dueDay : $word->over($dueDay, $last->at),
+            gap: $gap,
+            gapDay: $gapDay,
+            memory: $memory,
+            rememberedDay: $day,
         );
     }
 
     /**
      * @param  list<Encounter>  $encounters
-     * @return array{bool, int} whether a gap is open, and how often one opened by an answer
+     * @return array{GapState|null, int|null, int} how it stands, since which day, and how often an answer opened it
      */
     private static function gap(array $encounters, ?GapMove $move): array
     {
         $attempts = [];
-        $open = false;
+        $state = $since = null;
         $misses = 0;
         foreach ($encounters as $encounter) {
             if ($move !== null && $move->at < $encounter->at) {
-                [$attempts, $open] = self::moved($attempts, $open, $move);
+                [$attempts, $state, $since] = self::moved(
+                    attempts: $attempts,
+                    state: $state,
+                    since: $since,
+                    move: $move,
+                );
                 $move = null;
             }
             $wrong = in_array($encounter->outcome, [Outcome::Missed, Outcome::Partly], true);
-            if ($wrong && ! $open) {
-                $attempts = [];
+            if ($wrong && ($state === null || $state === GapState::Closed)) {
+                [$attempts, $since] = [[], $encounter->day];
                 $misses++;
             }
             if ($wrong || $attempts !== []) {
                 $attempts[] = new Attempt($encounter->day, $encounter->outcome, $encounter->sureness);
-                $open = Gap::after($attempts)->isOpen;
+                $before = $state;
+                [$state, $closed] = self::state($attempts);
+                $since = $state === GapState::Closed && $before !== $state ? $closed : $since;
             }
         }
         if ($move !== null) {
-            [, $open] = self::moved($attempts, $open, $move);
+            [, $state, $since] = self::moved(attempts: $attempts, state: $state, since: $since, move: $move);
         }
 
-        return [$open, $misses];
+        return [$state, $since, $misses];
+    }
+
+    /**
+     * @param  non-empty-list<Attempt>  $attempts
+     * @return array{GapState, int|null} and when it closed
+     */
+    private static function state(array $attempts): array
+    {
+        $gap = Gap::after($attempts);
+        $right = $attempts[count($attempts) - 1]->outcome === Outcome::Right;
+
+        return match (true) {
+            ! $gap->isOpen => [GapState::Closed, $gap->closedOn],
+            $right => [GapState::Closing, null],
+            default => [GapState::Open, null],
+        };
     }
 
     /**
      * Put in, a gap that was closed begins anew; taken out, it is closed.
      *
      * @param  list<Attempt>  $attempts
-     * @return array{list<Attempt>, bool}
+     * @return array{list<Attempt>, GapState|null, int|null}
      */
-    private static function moved(array $attempts, bool $open, GapMove $move): array
+    private static function moved(array $attempts, ?GapState $state, ?int $since, GapMove $move): array
     {
+        $open = $state === GapState::Open || $state === GapState::Closing;
+
         return match (true) {
-            $move->into === $open => [$attempts, $open],
-            $move->into => [[new Attempt($move->day, Outcome::Missed)], true],
-            default => [[], false],
+            $move->into === $open => [$attempts, $state, $since],
+            $move->into => [[new Attempt($move->day, Outcome::Missed)], GapState::Open, $move->day],
+            default => [[], GapState::Closed, $move->day],
         };
     }
 
-    /** @param  list<Encounter>  $encounters */
-    private static function dueDay(array $encounters): ?int
+    /**
+     * @param  list<Encounter>  $encounters
+     * @return array{Memory|null, int|null} and the day of the latest look that is marked
+     */
+    private static function memory(array $encounters): array
     {
         $memory = $day = null;
         foreach ($encounters as $encounter) {
@@ -133,6 +177,6 @@ final readonly class Standing
             $day = $encounter->day;
         }
 
-        return $memory === null || $day === null ? null : $day + Scheduler::interval($memory);
+        return [$memory, $day];
     }
 }

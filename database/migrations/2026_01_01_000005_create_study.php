@@ -41,6 +41,12 @@ return new class extends Migration
             $table->boolean('false_footing')->default(false);
             $table->boolean('gap_open')->default(false);
             $table->unsignedSmallInteger('misses')->default(0);
+            // Open, closing or closed; null: it never was in the gap book. Since when, as a count of days.
+            $table->string('gap')->nullable();
+            $table->unsignedInteger('gap_day')->nullable();
+            // How firmly it is remembered, and as of which day.
+            $table->double('stability')->nullable();
+            $table->unsignedInteger('remembered_day')->nullable();
             // When it should come back, as a count of days, before the exam's date has its say.
             $table->unsignedInteger('due_day')->nullable();
             $table->unsignedInteger('seen')->default(0);
@@ -66,6 +72,8 @@ return new class extends Migration
             );
             $table->index(['user_id', 'exam_id', 'outcome', 'topic_id']);
             $table->index(['user_id', 'exam_id', 'due_day']);
+            $table->index(['user_id', 'exam_id', 'gap', 'gap_day']);
+            $table->index(['user_id', 'exam_id', 'seen_ms']);
         });
         // What a candidate says of a question in the gap book: why it went wrong, and their last move in or out of it.
         Schema::create('gap_entries', function (Blueprint $table): void {
@@ -78,6 +86,16 @@ return new class extends Migration
             $table->unsignedInteger('moved_day')->nullable();
             $table->boolean('into')->nullable();
             $table->timestamps();
+            $table->primary(['user_id', 'question_id']);
+        });
+        // What a candidate says of when a question should come back: never, or not before some day.
+        Schema::create('revisit_words', function (Blueprint $table): void {
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('question_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
+            $table->boolean('suspended');
+            $table->unsignedInteger('until_day')->nullable();
+            $table->unsignedBigInteger('said_ms');
             $table->primary(['user_id', 'question_id']);
         });
         // Where a candidate stands, worked out when the evidence has changed and kept. `evidence` counts the changes,
@@ -163,7 +181,7 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['scratch_pads', 'highlights', 'notes', 'plan_weeks', 'cohort_marks', 'outlooks', 'kept_estimates', 'gap_entries', 'standings', 'enrolments'] as $table) {
+        foreach (['scratch_pads', 'highlights', 'notes', 'plan_weeks', 'cohort_marks', 'outlooks', 'kept_estimates', 'revisit_words', 'gap_entries', 'standings', 'enrolments'] as $table) {
             Schema::dropIfExists($table);
         }
     }

@@ -582,8 +582,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Hold two results against each other */
-        get: operations["holdTwoResultsAgainstEachOther"];
+        /** Hold two results together */
+        get: operations["holdTwoResultsTogether"];
         put?: never;
         post?: never;
         delete?: never;
@@ -746,6 +746,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/gaps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read my gap book */
+        post: operations["readMyGapBook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/gaps/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Print a study sheet of my gaps */
+        post: operations["printAStudySheetOfMyGaps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/gaps/drill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Drill my gaps */
+        post: operations["drillMyGaps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{sitting}/questions/{position}/cause": {
         parameters: {
             query?: never;
@@ -773,6 +824,57 @@ export interface paths {
         get?: never;
         /** Move in the gap book */
         put: operations["moveInTheGapBook"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/revisits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** List revisits */
+        post: operations["listRevisits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/revisits/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin a session of revisits */
+        post: operations["beginASessionOfRevisits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/revisits/{question}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say when a question comes back */
+        put: operations["sayWhenAQuestionComesBack"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1602,6 +1704,12 @@ export interface components {
         DemoSignInRequest: {
             person: string;
         };
+        /** @description How many revisits fall on a day. */
+        DueDay: {
+            /** Format: date */
+            date: string;
+            n: number;
+        };
         /** @description What came of a question in an earlier sitting of the same candidate. */
         EarlierLook: {
             /** @description Unix milliseconds. */
@@ -1829,6 +1937,84 @@ export interface components {
         Gap: {
             /** @description Put in, else taken out. */
             inBook: boolean;
+        };
+        /** @description A candidate's own misses. */
+        GapBook: {
+            exam: string;
+            examName: string;
+            open: number;
+            closing: number;
+            closed: number;
+            /** @description Of the state that is looked at, in the order of the blueprint. */
+            topics: components["schemas"]["GapCount"][];
+            /** @description The most frequent first. */
+            causes: components["schemas"]["GapCount"][];
+            /** @description In the order of the pages. */
+            reading: components["schemas"]["Reading"][];
+            /** @description That pass what is wanted. */
+            total: number;
+            page: number;
+            pages: number;
+            /** @description The newest first. */
+            gaps: components["schemas"]["GapEntry"][];
+        };
+        /** @description How many gaps share something. */
+        GapCount: {
+            code: string;
+            name: string;
+            n: number;
+        };
+        /** @description A question in the gap book. */
+        GapEntry: {
+            question: number;
+            /** @description The stem's beginning, without Markdown. */
+            excerpt: string;
+            /** @enum {string} */
+            kind: "single" | "several" | "true_false_grid" | "ordering" | "matching" | "grouping" | "dropdown_gaps" | "typed_gaps" | "number" | "picture" | "written";
+            topic: string;
+            subtopic: string;
+            /** @enum {string} */
+            state: "open" | "closing" | "closed";
+            /**
+             * Format: date
+             * @description When it opened, or closed.
+             */
+            since: string;
+            /** @description How often an answer opened it. */
+            misses: number;
+            /** @description When the question was met last. */
+            seenAt: number;
+            /** @enum {string|null} */
+            cause: "misread" | "mixed_up" | "never_knew" | "worked_out_wrong" | "rushed" | "other" | null;
+            /** @description One's own; empty: none. */
+            note: string;
+            /** @description Codes of what to read. */
+            sections: string[];
+            /**
+             * Format: date
+             * @description When it comes back; null: it does not.
+             */
+            due: string | null;
+            /** @description The question is asked no more. */
+            retired: boolean;
+            /** @description Where it was met last and may be read; null: in none that is handed in. */
+            sitting: string | null;
+            position: number | null;
+        };
+        GapsWanted: {
+            /** @description Code of one at the top. */
+            topic?: string | null;
+            /** @description A cause, or "none". */
+            cause?: string | null;
+            /** @description Code of a section. */
+            section?: string | null;
+            /**
+             * @description Null: those that have not closed.
+             * @enum {string|null}
+             */
+            state?: "open" | "closing" | "closed" | null;
+            /** @description From 1. */
+            page: number;
         };
         /** @description What a topic, subtopic or section came to, and where it stands against the cut. */
         Group: {
@@ -2489,6 +2675,14 @@ export interface components {
              */
             start: "ten" | "due" | "missed";
         };
+        /** @description A section of the handbook that gaps refer to. */
+        Reading: {
+            code: string;
+            chapter: string;
+            title: string;
+            /** @description Gaps that refer to it. */
+            n: number;
+        };
         /** @description Tests that need no building: rehearsals, papers, series. */
         Ready: {
             exam: string;
@@ -2638,6 +2832,75 @@ export interface components {
             exam: string;
             title: string;
             items: components["schemas"]["QuestionLine"][];
+        };
+        /** @description A question that comes back. */
+        Revisit: {
+            question: number;
+            /** @description The stem's beginning, without Markdown. */
+            excerpt: string;
+            topic: string;
+            subtopic: string;
+            /**
+             * @description The latest.
+             * @enum {string}
+             */
+            outcome: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending";
+            /** @description How often it was met. */
+            seen: number;
+            /**
+             * Format: date
+             * @description Null: it stays away.
+             */
+            due: string | null;
+            /**
+             * Format: float
+             * @description The chance that it is still known today, 0 to 1.
+             */
+            recall: number | null;
+            /** @description Where it was met last and may be read. */
+            sitting: string | null;
+            position: number | null;
+        };
+        RevisitSession: {
+            /** @description A session of revisits. */
+            count: number;
+        };
+        RevisitWord: {
+            /** @description When a question should come back: never, or not before a day; neither takes the word back. */
+            suspended: boolean;
+            /** @description Not before so many days from today. */
+            days: number | null;
+        };
+        /** @description What comes back, and when. */
+        Revisits: {
+            exam: string;
+            examName: string;
+            /** Format: date */
+            today: string;
+            /** Format: date */
+            examDate: string | null;
+            /** @description Today, and overdue. */
+            due: number;
+            /** @description After today. */
+            coming: number;
+            suspended: number;
+            /** @description Today with what is overdue, and the four weeks after it; none later than the day before the exam. */
+            days: components["schemas"]["DueDay"][];
+            /** @description After those days. */
+            later: number;
+            page: number;
+            pages: number;
+            /** @description The longest due first. */
+            revisits: components["schemas"]["Revisit"][];
+        };
+        RevisitsWanted: {
+            /**
+             * @description Which revisits to list.
+             * @enum {string}
+             */
+            show: "due" | "coming" | "suspended";
+            /** @description From 1. */
+            page: number;
         };
         /** @description A row that wants one choice: of its own, or of those that all rows share. */
         Row: {
@@ -4573,7 +4836,7 @@ export interface operations {
             };
         };
     };
-    holdTwoResultsAgainstEachOther: {
+    holdTwoResultsTogether: {
         parameters: {
             query?: never;
             header?: never;
@@ -4923,6 +5186,111 @@ export interface operations {
             };
         };
     };
+    readMyGapBook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GapsWanted"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GapBook"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    printAStudySheetOfMyGaps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GapsWanted"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GapBook"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drillMyGaps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GapsWanted"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     nameACause: {
         parameters: {
             query?: never;
@@ -4970,6 +5338,110 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Gap"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listRevisits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RevisitsWanted"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Revisits"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginASessionOfRevisits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RevisitSession"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayWhenAQuestionComesBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                question: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RevisitWord"];
             };
         };
         responses: {

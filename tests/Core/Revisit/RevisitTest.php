@@ -11,8 +11,10 @@ use Uplandia\Core\Revisit\Attempt;
 use Uplandia\Core\Revisit\Encounter;
 use Uplandia\Core\Revisit\Gap;
 use Uplandia\Core\Revisit\GapMove;
+use Uplandia\Core\Revisit\GapState;
 use Uplandia\Core\Revisit\Grade;
 use Uplandia\Core\Revisit\Memory;
+use Uplandia\Core\Revisit\RevisitWord;
 use Uplandia\Core\Revisit\Scheduler;
 use Uplandia\Core\Revisit\Standing;
 use Uplandia\Core\Sitting\Sureness;
@@ -207,6 +209,75 @@ final class RevisitTest extends TestCase
         $standing = Standing::after($met, new GapMove($day * 86_400_000, $day, $into));
         self::assertSame([$open, $misses], [$standing?->gapOpen, $standing?->misses]);
         self::assertNull(Standing::after([], new GapMove(1, 1, true)));
+    }
+
+    /** @param  list<array{int, string, string|null}>  $story */
+    #[TestWith([[[1, 'right', null]], null, null])]
+    #[TestWith([[[3, 'missed', null]], GapState::Open, 3])]
+    #[TestWith([[[3, 'missed', null], [4, 'left_blank', null]], GapState::Open, 3])]
+    #[TestWith([[[3, 'missed', null], [5, 'right', 'guess']], GapState::Closing, 3])]
+    #[TestWith([[[3, 'missed', null], [5, 'right', null], [5, 'right', null]], GapState::Closing, 3])]
+    #[TestWith([[[3, 'missed', null], [5, 'right', null], [6, 'left_blank', null]], GapState::Open, 3])]
+    #[TestWith([[[3, 'missed', null], [5, 'right', null], [8, 'right', null]], GapState::Closed, 8])]
+    #[TestWith([
+        [[3, 'missed', null], [5, 'right', null], [8, 'right', null], [9, 'right', null]], GapState::Closed, 8,
+    ])]
+    #[TestWith([
+        [[3, 'missed', null], [5, 'right', null], [8, 'right', null], [9, 'partly', null]], GapState::Open, 9,
+    ])]
+    public function test_a_gap_is_open_closing_or_closed_since_a_day(array $story, ?GapState $state, ?int $day): void
+    {
+        $standing = Standing::after(array_map(fn (array $one): Encounter => $this->met(...$one), $story));
+        self::assertSame([$state, $day], [$standing?->gap, $standing?->gapDay]);
+    }
+
+    public function test_a_move_by_hand_has_its_day_too(): void
+    {
+        $move = fn (int $day, bool $into): GapMove => new GapMove($day * 86_400_000, $day, $into);
+        $out = Standing::after([$this->met(1, 'missed')], $move(4, false));
+        self::assertSame([GapState::Closed, 4], [$out?->gap, $out?->gapDay]);
+        $in = Standing::after([$this->met(1, 'right')], $move(4, true));
+        self::assertSame([GapState::Open, 4], [$in?->gap, $in?->gapDay]);
+        $closing = Standing::after([$this->met(1, 'right'), $this->met(6, 'right')], $move(4, true));
+        self::assertSame([GapState::Closing, 4], [$closing?->gap, $closing?->gapDay]);
+        $again = Standing::after([$this->met(1, 'missed'), $this->met(6, 'missed')], $move(4, false));
+        self::assertSame([GapState::Open, 6], [$again?->gap, $again?->gapDay]);
+        $nothing = Standing::after([$this->met(1, 'missed')], $move(4, true));
+        self::assertSame([GapState::Open, 1], [$nothing?->gap, $nothing?->gapDay]);
+    }
+
+    public function test_a_word_on_when_it_comes_back_holds_until_the_next_answer(): void
+    {
+        $due = fn (int $said, bool $suspended, ?int $until, Encounter ...$met): ?int => Standing::after(
+            array_values($met),
+            null,
+            new RevisitWord($said * 86_400_000 + 5, $suspended, $until),
+        )?->dueDay;
+        $met = $this->met(100, 'right');
+        self::assertSame(102, $due(100, false, null, $met));
+        self::assertNull($due(100, true, null, $met));
+        self::assertSame(110, $due(100, false, 110, $met));
+        // It waits; it never comes sooner.
+        self::assertSame(102, $due(100, false, 101, $met));
+        // An answer after it makes the waiting void, and what stays away stays away.
+        self::assertSame(101 + 1, $due(100, false, 130, $met, $this->met(101, 'missed')));
+        self::assertNull($due(100, true, null, $met, $this->met(101, 'missed')));
+        // At the same moment the answer comes first, and the word is of before.
+        self::assertSame(102, Standing::after(
+            [$met],
+            null,
+            new RevisitWord(100 * 86_400_000, false, 110),
+        )?->dueDay);
+        self::assertNull($due(100, false, 110, $this->met(100, 'pending')));
+    }
+
+    public function test_how_firmly_it_is_remembered_goes_with_it(): void
+    {
+        $standing = Standing::after([$this->met(100, 'right'), $this->met(103, 'right'), $this->met(104, 'pending')]);
+        self::assertEqualsWithDelta(13.8269, $standing?->memory?->stability, 0.00005);
+        self::assertSame(103, $standing?->rememberedDay);
+        $waits = Standing::after([$this->met(100, 'pending')]);
+        self::assertSame([null, null], [$waits?->memory, $waits?->rememberedDay]);
     }
 
     public function test_it_comes_back_when_the_schedule_says_and_not_while_it_waits_to_be_marked(): void

@@ -1,0 +1,204 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Revisit;
+
+use App\Account\User;
+use App\Clock\Moment;
+use App\Question\Enrolment;
+use App\Question\Exam;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+use stdClass;
+use Uplandia\Core\Marking\Outcome;
+
+/** Reads what comes back and when. What is retired is asked no more, so it does not come back either. */
+final readonly class RevisitReader
+{
+    private const PAGE = 50;
+
+    /** Days after today that are told one by one. */
+    private const AHEAD = 28;
+
+    public function __construct(private MetQuestions $questions, private ClockInterface $clock)
+    {
+    }
+
+    public function of(Exam $exam, User $user, RevisitsShown $show, int $page): RevisitsView
+    {
+        $enrolment = Enrolment::of($user->id, $exam->id);
+        $today = $enrolment->dayOf(Moment::now($this->clock));
+        $byDay = $this->byDay(exam: $exam, user: $user, enrolment: $enrolment, today: $today);
+        $suspended = $this->suspended($exam, $user)->count();
+        $due = $byDay[$today] ?? 0;
+        $coming = array_sum($byDay) - $due;
+        $total = match ($show) {
+            RevisitsShown::Due => $due,
+            RevisitsShown::Coming => $coming,
+            RevisitsShown::Suspended => $suspended,
+        };
+        $pages = max(1, (int) ceil($total / self::PAGE));
+        $page = min($page, $pages);
+        $days = [];
+        for ($day = $today; $day <= $today + self::AHEAD; $day++) {
+            if ($day === $today || $enrolment->examDay === null || $day < $enrolment->examDay) {
+                $days[] = new DueDayView(Moment::date($day), $byDay[$day] ?? 0);
+            }
+        }
+
+        return new RevisitsView(
+            exam: $exam->slug,
+            examName: $exam->name,
+            today: Moment::date($today),
+            examDate: $enrolment->examDate(),
+            due: $due,
+            coming: $coming,
+            suspended: $suspended,
+            days: $days,
+            later: array_sum(array_filter(
+                $byDay,
+                fn (int $day): bool => $day > $today + self::AHEAD,
+                ARRAY_FILTER_USE_KEY,
+            )),
+            page: $page,
+            pages: $pages,
+            revisits: $this->revisits(
+                exam: $exam,
+                user: $user,
+                questions: $this->page(exam: $exam, user: $user, show: $show, page: $page),
+            ),
+        );
+    }
+
+    /** @return list<int> questions that are due, the longest first */
+    public function due(Exam $exam, User $user, int $most): array
+    {
+        return self::ids(
+            $this->live($this->shown($exam, $user, RevisitsShown::Due))
+                ->orderBy('due_day')
+                ->orderBy('standings.question_id')
+                ->limit($most),
+        );
+    }
+
+    /** @return list<int> */
+    private function page(Exam $exam, User $user, RevisitsShown $show, int $page): array
+    {
+        $rows = $show === RevisitsShown::Suspended
+            ? $this->suspended($exam, $user)->orderByDesc('said_ms')
+            : $this->live($this->shown($exam, $user, $show))->orderBy('due_day');
+
+        return self::ids($rows->orderBy('standings.question_id')->offset(($page - 1) * self::PAGE)->limit(self::PAGE));
+    }
+
+    /** @return list<int> */
+    private static function ids(Builder $rows): array
+    {
+        return array_values($rows->pluck('standings.question_id')
+            ->map(fn (mixed $id): int => is_numeric($id) ? (int) $id : 0)
+            ->all());
+    }
+
+    private function shown(Exam $exam, User $user, RevisitsShown $show): Builder
+    {
+        $enrolment = Enrolment::of($user->id, $exam->id);
+        $today = $enrolment->dayOf(Moment::now($this->clock));
+        $rows = $this->scheduled($exam, $user);
+        if ($enrolment->allIsDueOn($today)) {
+            return $show === RevisitsShown::Due ? $rows : $rows->whereRaw('false');
+        }
+
+        return $rows->where('due_day', $show === RevisitsShown::Due ? '<=' : '>', $today);
+    }
+
+    private function scheduled(Exam $exam, User $user): Builder
+    {
+        return DB::table('standings')
+            ->where('standings.user_id', $user->id)
+            ->where('standings.exam_id', $exam->id)
+            ->whereNotNull('due_day');
+    }
+
+    private function live(Builder $standings): Builder
+    {
+        return $standings
+            ->join('questions', 'questions.id', '=', 'standings.question_id')
+            ->whereNull('questions.retired_at');
+    }
+
+    private function suspended(Exam $exam, User $user): Builder
+    {
+        return DB::table('revisit_words')
+            ->join(
+                'standings',
+                fn ($join) => $join
+                    ->on('standings.question_id', '=', 'revisit_words.question_id')
+                    ->on('standings.user_id', '=', 'revisit_words.user_id'),
+            )
+            ->where('revisit_words.user_id', $user->id)
+            ->where('revisit_words.exam_id', $exam->id)
+            ->where('suspended', true)
+            ->whereNotNull('standings.outcome');
+    }
+
+    /**
+     * Few are retired, so they are looked for one by one and taken off, instead of asking of each whether it is.
+     *
+     * @return array<int, int> by day: what is overdue is due today, nothing later than the day before the exam
+     */
+    private function byDay(Exam $exam, User $user, Enrolment $enrolment, int $today): array
+    {
+        $retired = DB::table('questions')
+            ->where('questions.exam_id', $exam->id)
+            ->whereNotNull('retired_at')
+            ->crossJoin('standings')
+            ->whereColumn('standings.question_id', 'questions.id')
+            ->where('standings.user_id', $user->id)
+            ->whereNotNull('due_day');
+        $days = [];
+        foreach ([1 => $this->scheduled($exam, $user), -1 => $retired] as $sign => $rows) {
+            foreach ($rows->groupBy('due_day')->selectRaw('due_day, count(*) as n')->get() as $row) {
+                $day = (int) $row->due_day;
+                $day = $enrolment->examDay === null ? $day : min($day, $enrolment->examDay - 1);
+                $day = max($today, $day);
+                $days[$day] = ($days[$day] ?? 0) + $sign * (int) $row->n;
+            }
+        }
+
+        return array_filter($days);
+    }
+
+    /**
+     * @param  list<int>  $questions
+     * @return list<RevisitView>
+     */
+    private function revisits(Exam $exam, User $user, array $questions): array
+    {
+        $enrolment = Enrolment::of($user->id, $exam->id);
+        $today = $enrolment->dayOf(Moment::now($this->clock));
+        $met = $this->questions->of($exam, $user, $questions);
+        $outcomes = DB::table('standings')
+            ->where('user_id', $user->id)
+            ->whereIn('question_id', $questions)
+            ->get(['question_id', 'outcome'])
+            ->mapWithKeys(fn (stdClass $row): array => [(int) $row->question_id => (string) $row->outcome]);
+
+        return array_map(
+            fn (int $question): RevisitView => new RevisitView(
+                question: $question,
+                excerpt: $met[$question]->excerpt,
+                topic: $met[$question]->topic,
+                subtopic: $met[$question]->subtopic,
+                outcome: Outcome::from((string) $outcomes[$question]),
+                seen: $met[$question]->seen,
+                due: $met[$question]->due($enrolment->examDay),
+                recall: $met[$question]->recall($today),
+                sitting: $met[$question]->sitting,
+                position: $met[$question]->position,
+            ),
+            $questions,
+        );
+    }
+}

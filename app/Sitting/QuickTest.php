@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sitting;
+
+use App\Account\User;
+use App\Assembly\Planner;
+use App\Assembly\TestBuilder;
+use App\Question\Exam;
+use App\Question\Syllabus;
+use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Assembly\Recipe;
+
+/** A test in tutor mode that begins at once: up to so many questions, as near to it as whole cases and sets allow. */
+final readonly class QuickTest
+{
+    public function __construct(private Planner $planner, private TestBuilder $builder)
+    {
+    }
+
+    /**
+     * @param  string|null  $name  null: one made of the choices
+     * @return Sitting|null null: nothing passes
+     */
+    public function begin(Exam $exam, User $user, Filters $filters, int $most, ?string $name = null): ?Sitting
+    {
+        $count = $this->count(exam: $exam, user: $user, filters: $filters, most: $most);
+
+        return $count < 1
+            ? null
+            : DB::transaction(fn (): Sitting => Sitting::ready(
+                $this->builder->build(
+                    exam: $exam,
+                    user: $user,
+                    recipe: self::recipe($filters, $count),
+                    name: $name,
+                ),
+                $user,
+            ));
+    }
+
+    /** How many questions it would have; 0: nothing passes. */
+    public function count(Exam $exam, User $user, Filters $filters, int $most): int
+    {
+        return $this->planner->plan(
+            exam: $exam,
+            user: $user,
+            recipe: self::recipe($filters, $most),
+            syllabus: Syllabus::of($exam),
+        )->nearest($most);
+    }
+
+    private static function recipe(Filters $filters, int $count): Recipe
+    {
+        return new Recipe(filters: $filters, count: $count, mode: Mode::Tutor);
+    }
+}
