@@ -49,14 +49,23 @@ const PLACES = [
   { to: '/build', label: 'Build a test', Icon: ListPlus },
   { to: '/ready', label: 'Rehearse', Icon: Mountain },
   { to: '/tests', label: 'Tests', Icon: ListChecks },
-  { to: '/plan', label: 'Study', Icon: Footprints },
+  { to: '/gaps', label: 'Study', Icon: Footprints },
   { to: '/progress', label: 'Progress', Icon: ChartNoAxesColumn },
   { to: '/handbook', label: 'Handbook', Icon: BookOpen },
   { to: '/account', label: 'Account', Icon: UserRound },
 ];
 
+/** What belongs to Study. */
+const STUDY = [
+  { to: '/gaps', label: 'Gap book' },
+  { to: '/revisits', label: 'Revisits' },
+  { to: '/plan', label: 'Plan' },
+];
+
 /** The frame round every screen but a sitting. */
 export function Frame() {
+  const { pathname } = useLocation();
+  const studying = STUDY.some(({ to }) => pathname.startsWith(to));
   return (
     <div className="relative min-h-dvh">
       <a href="#main" className="btn btn-primary sr-only left-2 top-2 z-20 focus:not-sr-only focus:absolute">
@@ -77,7 +86,9 @@ export function Frame() {
               className={({ isActive }) =>
                 clsx(
                   'flex min-h-11 items-center gap-1.5 border-b-4 px-2',
-                  isActive ? 'border-primary font-bold' : 'border-transparent hover:border-base-300',
+                  isActive || (studying && to === STUDY[0]?.to)
+                    ? 'border-primary font-bold'
+                    : 'border-transparent hover:border-base-300',
                 )
               }
             >
@@ -88,6 +99,27 @@ export function Frame() {
         </nav>
         <span className="max-sm:flex-1 sm:hidden" />
         <LookMenu />
+        {studying && (
+          <nav
+            aria-label="Study"
+            className="flex basis-full flex-wrap gap-x-1 border-t border-base-300 max-sm:order-last"
+          >
+            {STUDY.map(({ to, label }) => (
+              <NavLink
+                key={to}
+                to={to}
+                className={({ isActive }) =>
+                  clsx(
+                    'flex min-h-11 items-center px-2 pointer-fine:min-h-9',
+                    isActive ? 'font-bold underline decoration-2 underline-offset-8' : 'hover:underline',
+                  )
+                }
+              >
+                {label}
+              </NavLink>
+            ))}
+          </nav>
+        )}
       </header>
       <main id="main" tabIndex={-1} className="relative mx-auto max-w-6xl px-4 py-6 outline-none sm:px-6">
         <Suspense fallback={null}>

@@ -28,6 +28,9 @@ const Result = screen(() => import('./features/result/ResultScreen'));
 const Review = screen(() => import('./features/result/ReviewScreen'));
 const Against = screen(() => import('./features/result/AgainstScreen'));
 const Plan = screen(() => import('./features/plan/PlanScreen'));
+const GapBook = screen(() => import('./features/revisit/GapBookScreen'));
+const GapSheet = screen(() => import('./features/revisit/GapSheetScreen'));
+const Revisits = screen(() => import('./features/revisit/RevisitsScreen'));
 const Progress = screen(() => import('./features/progress/ProgressScreen'));
 const Handbook = screen(() => import('./features/handbook/HandbookScreen'));
 const Account = screen(() => import('./features/account/AccountScreen'));
@@ -56,6 +59,7 @@ function Caught() {
             <Route path="/sit/:sitting" element={<Sitting />} />
             <Route path="/try/:sitting" element={<TryOut />} />
             <Route path="/print/:sitting" element={<Booklet />} />
+            <Route path="/gaps/sheet" element={<GapSheet />} />
             <Route element={<Frame />}>
               <Route path="/" element={<Today />} />
               <Route path="/build" element={<Build />} />
@@ -67,6 +71,8 @@ function Caught() {
               <Route path="/result/:sitting" element={<Result />} />
               <Route path="/review/:sitting/:position?" element={<Review />} />
               <Route path="/against/:sitting/:other" element={<Against />} />
+              <Route path="/gaps" element={<GapBook />} />
+              <Route path="/revisits" element={<Revisits />} />
               <Route path="/plan" element={<Plan />} />
               <Route path="/progress" element={<Progress />} />
               <Route path="/handbook/:exam?/:section?" element={<Handbook />} />

@@ -76,6 +76,31 @@ export const against = (sitting: string, other: string) =>
     queryFn: () => ask(api.GET('/api/sittings/{sitting}/against/{other}', { params: { path: { sitting, other } } })),
   });
 
+export const gaps = (exam: string, wanted: View<'GapsWanted'>) =>
+  queryOptions({
+    queryKey: ['gaps', exam, wanted],
+    queryFn: ({ signal }) =>
+      ask(api.POST('/api/exams/{exam}/gaps', { params: { path: { exam } }, body: wanted, signal })),
+    staleTime: 0,
+    placeholderData: keepPreviousData,
+  });
+
+export const gapSheet = (exam: string, wanted: View<'GapsWanted'>) =>
+  queryOptions({
+    queryKey: ['gaps', exam, 'sheet', wanted],
+    queryFn: () => ask(api.POST('/api/exams/{exam}/gaps/sheet', { params: { path: { exam } }, body: wanted })),
+    staleTime: 0,
+  });
+
+export const revisits = (exam: string, wanted: View<'RevisitsWanted'>) =>
+  queryOptions({
+    queryKey: ['revisits', exam, wanted],
+    queryFn: ({ signal }) =>
+      ask(api.POST('/api/exams/{exam}/revisits', { params: { path: { exam } }, body: wanted, signal })),
+    staleTime: 0,
+    placeholderData: keepPreviousData,
+  });
+
 export const plan = (exam: string) =>
   queryOptions({
     queryKey: ['plan', exam],

@@ -149,6 +149,11 @@ final class GapBookTest extends TestCase
         $this->book()->assertJsonPath('open', 1)->assertJsonPath('gaps.0.sitting', null);
         $this->handIn($tutor)->assertOk();
         $this->book()->assertJsonPath('gaps.0.sitting', $tutor)->assertJsonPath('gaps.0.position', 0);
+        // In a later test it was never on screen, so it is read where it was.
+        $this->built = (string) $this->postJson("/api/sittings/{$tutor}/again", ['how' => 'same'])->json('sitting');
+        $this->open($this->built);
+        $this->handIn($this->built)->assertOk();
+        $this->book()->assertJsonPath('gaps.0.sitting', $tutor);
         // Deleted, it was never met.
         $this->deleteJson("/api/sittings/{$tutor}")->assertSuccessful();
         $this->book()->assertJsonPath('open', 0)->assertJsonPath('gaps', []);
@@ -166,6 +171,12 @@ final class GapBookTest extends TestCase
         $this->book()->assertJsonPath('pages', 2)->assertJsonCount(50, 'gaps');
         $this->book(['page' => 2])->assertJsonCount(22, 'gaps')->assertJsonPath('page', 2);
         $this->book(what: '/sheet')->assertJsonPath('pages', 1)->assertJsonCount(72, 'gaps');
+        // Twenty are drilled at a time, those that have waited longest.
+        DB::table('standings')->whereBetween('question_id', [9021, 9040])->update(['gap_day' => 5]);
+        $sitting = $this->book(what: '/drill')->assertCreated()->json('sitting');
+        self::assertSame(range(9021, 9040), DB::table('test_items')
+            ->whereIn('test_id', DB::table('sittings')->where('id', $sitting)->select('test_id'))
+            ->pluck('question_id')->sort()->values()->all());
     }
 
     public function test_it_is_ones_own(): void

@@ -9,6 +9,7 @@ import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { Notice } from '../../ui/Notice';
+import { Pages } from '../../ui/Pages';
 import { Table } from '../../ui/Table';
 import { useInAddress } from '../../ui/useInAddress';
 import { useTitle } from '../../ui/useTitle';
@@ -152,19 +153,7 @@ function Tests({ exam }: { exam: string }) {
               <Row key={line.id} line={line} held={held} hold={hold} />
             ))}
           </Table>
-          {data.pages > 1 && (
-            <nav aria-label="Pages" className="flex items-center gap-3">
-              <Button small disabled={data.page === 1} onClick={() => want({ page: data.page - 1 })}>
-                Earlier page
-              </Button>
-              <span>
-                Page {data.page} of {data.pages}, {data.total} tests
-              </span>
-              <Button small disabled={data.page === data.pages} onClick={() => want({ page: data.page + 1 })}>
-                Next page
-              </Button>
-            </nav>
-          )}
+          <Pages of={data} what={`${data.total} tests`} onPage={(one) => want({ page: one })} />
         </>
       )}
     </div>

@@ -3,7 +3,8 @@ import type { Line } from './lines';
 import { useCause } from './useGap';
 
 /** Names why a question went wrong; what is chosen is kept at once. */
-export function CauseField({ sitting, line, labelled }: { sitting: string; line: Line; labelled?: boolean }) {
+export function CauseField(props: { sitting: string; line: Pick<Line, 'position' | 'cause'>; labelled?: boolean }) {
+  const { sitting, line, labelled } = props;
   const naming = useCause(sitting, line.position);
   const chosen = naming.isPending ? naming.variables : line.cause;
   return (

@@ -41,6 +41,6 @@ function useTelling(sitting: string, position: number) {
     const changed = (line: Line): Line => (line.position === position ? { ...line, ...said } : line);
     known.setQueryData(result(sitting).queryKey, (old) => old && { ...old, questions: old.questions.map(changed) });
     known.setQueryData(review(sitting).queryKey, (old) => old && { ...old, items: old.items.map(changed) });
-    void known.invalidateQueries({ queryKey: ['today'] });
+    for (const what of ['today', 'gaps', 'revisits']) void known.invalidateQueries({ queryKey: [what] });
   };
 }

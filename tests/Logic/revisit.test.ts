@@ -1,0 +1,37 @@
+import { describe, expect, it } from 'vitest';
+import { dueSaid } from '../../resources/js/features/revisit/dueSaid';
+import { causeName, inTheBook, readFilters, writeFilters } from '../../resources/js/features/revisit/gapFilters';
+
+describe('the gap book', () => {
+  it('says what is in it', () => {
+    expect(inTheBook({ open: 0, closing: 0, closed: 0 })).toMatch(/^Nothing has gone wrong yet/);
+    expect(inTheBook({ open: 0, closing: 0, closed: 3 })).toMatch(/^All 3 have closed/);
+    expect(inTheBook({ open: 5, closing: 2, closed: 1 })).toBe('7 to close, 2 of them right once already; 1 closed.');
+    expect(inTheBook({ open: 5, closing: 0, closed: 0 })).toBe('5 to close; 0 closed.');
+  });
+  it('keeps what is looked for in the address, and reads nothing else from it', () => {
+    const wanted = { topic: 'nav', cause: 'none', section: 'nav.map', state: 'closing' as const, page: 3 };
+    expect(readFilters(new URLSearchParams(writeFilters(wanted)))).toEqual(wanted);
+    expect(readFilters(new URLSearchParams('state=toString&page=-2'))).toEqual({
+      topic: null,
+      cause: null,
+      section: null,
+      state: null,
+      page: 1,
+    });
+  });
+  it('names a cause', () => {
+    expect([causeName('rushed'), causeName('none')]).toEqual(['Rushed', 'Not named yet']);
+  });
+});
+
+describe('revisits', () => {
+  it('says what is due and what comes', () => {
+    expect(dueSaid({ due: 0, coming: 0, examDate: null })).toBe('Nothing is due.');
+    expect(dueSaid({ due: 0, coming: 4, examDate: null })).toBe('Nothing is due today; 4 come back.');
+    expect(dueSaid({ due: 1, coming: 0, examDate: null })).toBe('1 is due today.');
+    expect(dueSaid({ due: 7, coming: 4, examDate: '2026-05-31' })).toBe(
+      '7 are due today; 4 more come back before the exam.',
+    );
+  });
+});
