@@ -23,6 +23,8 @@ return [
 
     // One-click sign-in for the made-up people: only where this is on, and `./uplandia demo` alone turns it on.
     'demo' => (bool) env('UPLANDIA_DEMO', false),
+    // How many days ahead of the machine's its clock goes; in the demo only, for trying what tomorrow brings.
+    'days_ahead' => (int) env('UPLANDIA_DAYS_AHEAD', 0),
     // How often one machine may try a door (sign in, register, reset); a sixth of it for one account.
     'doors_per_minute' => (int) env('UPLANDIA_DOORS_PER_MINUTE', 60),
     // How often one person may ask for anything.

@@ -8,11 +8,18 @@ use DateTimeImmutable;
 use Illuminate\Support\Carbon;
 use Psr\Clock\ClockInterface;
 
-/** The server's clock, which is the truth. Tests and the demo's past set Carbon's. */
-final class SystemClock implements ClockInterface
+/**
+ * The server's clock, which is the truth. Tests and the demo's past set Carbon's; a server of the demo's may live some
+ * days ahead, so that a browser test sees tomorrow.
+ */
+final readonly class SystemClock implements ClockInterface
 {
+    public function __construct(private int $daysAhead = 0)
+    {
+    }
+
     public function now(): DateTimeImmutable
     {
-        return Carbon::now()->toDateTimeImmutable();
+        return Carbon::now()->addDays($this->daysAhead)->toDateTimeImmutable();
     }
 }

@@ -48,7 +48,6 @@ final class AppServiceProvider extends ServiceProvider
 {
     /** @var array<string, class-string> rooms below ask; rooms above do */
     public array $singletons = [
-        ClockInterface::class => SystemClock::class,
         TextSearch::class => Fts5Search::class,
         Settles::class => Settlement::class,
         KeepsStandings::class => Standings::class,
@@ -57,6 +56,13 @@ final class AppServiceProvider extends ServiceProvider
         HoldsBack::class => RunningSittings::class,
         'db.connector.sqlite' => ImmediateConnector::class,
     ];
+
+    public function register(): void
+    {
+        $this->app->singleton(ClockInterface::class, fn (): SystemClock => new SystemClock(
+            config('app.demo') === true ? max(0, (int) config('app.days_ahead')) : 0,
+        ));
+    }
 
     public function boot(): void
     {

@@ -10,13 +10,15 @@ export class OwnServer {
     return `http://127.0.0.1:${this.port}`;
   }
 
-  async start(): Promise<void> {
+  /** @param daysAhead how far its clock goes ahead */
+  async start(daysAhead = 0): Promise<void> {
     this.process = spawn('php', ['-S', `127.0.0.1:${this.port}`, '-t', 'public', 'bootstrap/serve.php'], {
       env: {
         ...process.env,
         APP_URL: this.address,
         DB_DATABASE: `${process.cwd()}/storage/uplandia/browser.sqlite`,
         UPLANDIA_DEMO: 'true',
+        UPLANDIA_DAYS_AHEAD: String(daysAhead),
         PHP_CLI_SERVER_WORKERS: '3',
         // What the other server has read ahead is for its own address.
         APP_CONFIG_CACHE: `${process.cwd()}/storage/uplandia/none.php`,

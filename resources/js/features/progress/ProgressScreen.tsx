@@ -40,7 +40,13 @@ function Progress({ exam }: { exam: string }) {
     return (
       <div className="grid gap-6">
         <Head progress={progress} />
-        <Empty title="Nothing has been answered yet.">
+        <Empty
+          title={
+            progress.topics.some(({ seen }) => seen > 0)
+              ? 'So far your answers came too fast to have been read, or wait to be marked.'
+              : 'Nothing has been answered yet.'
+          }
+        >
           After the first ten questions this page begins to show where you stand, and says how sure it is of that.
           <span className="mt-3 block">
             <ButtonLink weight="main" to="/">

@@ -1,0 +1,310 @@
+import { expect, test, type Browser, type Page } from '@playwright/test';
+import { OwnServer } from './ownServer';
+import {
+  begin,
+  beginWith,
+  choose,
+  dropOpenTests,
+  expectAccessible,
+  expectNoSidewaysScroll,
+  letterTo,
+  linkIn,
+  of,
+  signInAs,
+} from './ways';
+
+const PASSWORD = 'over the saddle';
+
+/** Makes an account of one's own, so that nothing anybody else did is in it. */
+async function register(page: Page, name: string): Promise<string> {
+  const address = `${name.toLowerCase()}-${Date.now()}@corvane.example`;
+  await page.goto('/register');
+  await page.getByLabel('Name').fill(name);
+  await page.getByLabel('E-mail address').fill(address);
+  await page.getByRole('button', { name: 'Send me the letter', exact: true }).click();
+  await expect(page.getByText('A letter is on its way')).toBeVisible();
+  await page.goto(linkIn(letterTo(address)));
+  await page.getByLabel('Password').fill(PASSWORD);
+  await page.getByRole('button', { name: 'Make the account', exact: true }).click();
+  await expect(page.getByText(`Good to see you, ${name}.`)).toBeVisible();
+  return address;
+}
+
+const letters = (text: string) => text.replace(/[^\p{L}\p{N}]/gu, '');
+
+/** The right options of a handed-in sitting of single answers, by their letters. */
+async function keysOf(page: Page, sitting: string): Promise<Set<string>> {
+  const answer = await page.request.get(`/api/sittings/${sitting}/key`);
+  const { answers } = (await answer.json()) as { answers: { parts: { verdict: string; text: string }[] }[] };
+  return new Set(
+    answers.flatMap(({ parts }) =>
+      parts.filter(({ verdict }) => verdict === 'right' || verdict === 'missing').map(({ text }) => letters(text)),
+    ),
+  );
+}
+
+/** Goes through a test in tutor mode, each question rightly or wrongly, and hands it in. */
+async function answerAll(page: Page, questions: number, keys: Set<string>, rightly: boolean): Promise<void> {
+  for (let i = 1; i <= questions; i++) {
+    await expect(page.getByRole('heading', { name: `Question ${i} of ${questions}` })).toBeVisible();
+    const options = await page.getByRole('radiogroup').getByRole('radio').all();
+    const names = await Promise.all(
+      options.map((option) => option.evaluate((one) => one.closest('label')?.textContent ?? '')),
+    );
+    const place = names.findIndex((name) => [...keys].some((key) => letters(name).endsWith(key)) === rightly);
+    await options[Math.max(0, place)]?.check();
+    await page.getByRole('radio', { name: 'Sure', exact: true }).check();
+    await page.getByRole('button', { name: 'Check', exact: true }).click();
+    await expect(page.getByText('To take with you')).toBeVisible();
+    if (i < questions) await page.getByRole('button', { name: 'Next', exact: true }).click();
+  }
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await page.getByRole('button', { name: /^Hand in/ }).click();
+  await expect(page.getByRole('heading', { name: 'Every question' })).toBeVisible();
+}
+
+test('a new person’s first day', async ({ page }) => {
+  await register(page, 'Moss');
+  await of(page, 'refuge-warden');
+  await page.goto('/');
+  const steps = page.getByRole('region', { name: 'What helps most now' });
+  await expect(steps.getByRole('listitem')).toHaveCount(1);
+  await expect(steps).toContainText('You see the answer and the reason after each one.');
+  for (const [path, says] of [
+    ['/progress', 'Nothing has been answered yet.'],
+    ['/gaps', 'Nothing is in your gap book.'],
+    ['/revisits', 'Nothing comes back yet.'],
+    ['/plan', 'When is your exam?'],
+    ['/tests', 'No tests yet.'],
+  ] as const) {
+    await page.goto(path);
+    await expect(page.getByText(says).first()).toBeVisible();
+    await expectAccessible(page);
+  }
+  await page.goto('/');
+  await steps.getByRole('button', { name: /^Begin: / }).click();
+  for (let i = 1; i <= 10; i++) {
+    await expect(page.getByRole('heading', { name: `Question ${i} of 10` })).toBeVisible();
+    // A few are read; what comes too fast says nothing.
+    if (i <= 3) await page.waitForTimeout(9_000);
+    await choose(page, 0);
+    await page.getByRole('button', { name: 'Check', exact: true }).click();
+    await expect(page.getByText('To take with you')).toBeVisible();
+    if (i < 10) await page.getByRole('button', { name: 'Next', exact: true }).click();
+  }
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await page.getByRole('button', { name: /^Hand in/ }).click();
+  await expect(page.getByRole('heading', { name: 'By topic' })).toBeVisible();
+  // Something true, and what is missing before more can be said.
+  await page.goto('/progress');
+  await expect(
+    page.getByText(/Too early to tell. Still wanted: \d+ more questions? met for the first time/).first(),
+  ).toBeVisible();
+  await expect(page.getByRole('figure', { name: 'Toward all of it, all right' })).toContainText('10 of 60');
+});
+
+async function tomorrow(browser: Browser, server: OwnServer, days: number, address: string): Promise<Page> {
+  server.kill();
+  await server.start(days);
+  const page = await browser.newPage({ baseURL: server.address });
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail address').fill(address);
+  await page.getByLabel('Password').fill(PASSWORD);
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await expect(page.getByRole('navigation', { name: 'Main' })).toBeVisible();
+  await of(page, 'refuge-warden');
+  return page;
+}
+
+test('a week: a plan, a miss with its cause and its page, a drill, revisits, a gap that closes and opens again', async ({
+  page,
+  browser,
+}) => {
+  const address = await register(page, 'Heather');
+  const inDays = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+  await of(page, 'refuge-warden');
+
+  // The plan.
+  await page.goto('/plan');
+  await page.getByRole('button', { name: 'When is your exam?' }).click();
+  await page.getByLabel('Day of the exam').fill(inDays(35));
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('How many hours a week do you have?')).toBeVisible();
+  await page.getByLabel('Hours a week').fill('many');
+  await page.getByRole('button', { name: 'Lay out the weeks' }).click();
+  await expect(page.getByText('Say how many hours a week you have')).toBeVisible();
+  await page.getByLabel('Hours a week').fill('3.5');
+  await page.getByRole('button', { name: 'Sun', exact: true }).click();
+  await page.getByRole('button', { name: 'Lay out the weeks' }).click();
+  await expect(page.getByText(/^\d weeks, .* It fits: all is met in time\.$/)).toBeVisible();
+  await expectAccessible(page);
+  const calendar = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Into my calendar (iCalendar)' }).click();
+  expect((await calendar).suggestedFilename()).toMatch(/\.ics$/);
+
+  // Misses.
+  await begin(page, { mode: 'Tutor', questions: 2 });
+  await answerAll(page, 2, new Set(), true);
+  const first = /result\/(\w+)/.exec(page.url())?.[1] ?? '';
+  const keys = await keysOf(page, first);
+  await begin(page, { mode: 'Tutor', questions: 2 });
+  await answerAll(page, 2, new Set(), true);
+  for (const key of await keysOf(page, /result\/(\w+)/.exec(page.url())?.[1] ?? '')) keys.add(key);
+  await page.goto('/');
+  await expect(page.getByText(/4 of \d+ questions/)).toBeVisible();
+  await page.getByRole('link', { name: 'Study' }).click();
+  const rows = page.getByRole('region', { name: 'Gaps' }).getByRole('listitem');
+  // Four guesses of the first option: hardly all of them right.
+  await expect(rows.first()).toBeVisible();
+
+  // A cause, and the page to read.
+  await page
+    .getByRole('button', { name: /^More of: / })
+    .first()
+    .click();
+  await page.getByLabel('What lay behind it').selectOption({ label: 'Mixed two things up' });
+  await expect(rows.first()).toContainText('mixed two things up');
+  await expectAccessible(page);
+  await rows
+    .first()
+    .getByRole('link', { name: /^Read “/ })
+    .first()
+    .click();
+  await expect(page).toHaveURL(/\/handbook\/refuge-warden\//);
+  await expect(page.getByRole('article')).toBeVisible();
+  await page.goto('/gaps?cause=mixed_up');
+  await expect(rows).toHaveCount(1);
+
+  // A drill: right once, so they are closing.
+  await page.getByRole('button', { name: 'Drill it' }).click();
+  await answerAll(page, 1, keys, true);
+  await page.goto('/gaps?state=closing');
+  await expect(rows).toHaveCount(1);
+
+  const server = new OwnServer(Number(process.env.UPLANDIA_PORT ?? 8123) + 60);
+  try {
+    // The next day: what was missed is due, and the gap closes.
+    let day = await tomorrow(browser, server, 1, address);
+    await day.goto('/revisits');
+    await expect(day.getByText(/\d+ (is|are) due today/)).toBeVisible();
+    await day
+      .getByRole('button', { name: /^In 3 days|^Not before three days/ })
+      .first()
+      .click();
+    await day.goto('/gaps?cause=mixed_up');
+    await day.getByRole('button', { name: 'Drill it' }).click();
+    await answerAll(day, 1, keys, true);
+    await day.goto('/gaps?state=closed');
+    await expect(day.getByRole('region', { name: 'Gaps' }).getByRole('listitem')).toHaveCount(1);
+    await day.close();
+
+    // Two days on a session of revisits, and a miss that opens it again.
+    day = await tomorrow(browser, server, 3, address);
+    await day.goto('/revisits');
+    const all = day.getByRole('button', { name: /^Revisit (it|all \d+)$/ });
+    const due = Number(/\d+/.exec((await all.textContent()) ?? '')?.[0] ?? 1);
+    await all.click();
+    await answerAll(day, due, keys, true);
+    await day.goto('/gaps?state=closed');
+    const closed = day.getByRole('region', { name: 'Gaps' }).getByRole('listitem');
+    const before = await closed.count();
+    await day.getByRole('button', { name: /^Drill/ }).click();
+    await answerAll(day, Math.min(20, before), keys, false);
+    await day.goto('/gaps?state=open');
+    await expect(day.getByText(/missed 2 times/).first()).toBeVisible();
+    await day.close();
+  } finally {
+    server.kill();
+  }
+});
+
+test('an outlook that moved, two results side by side, and a place among others', async ({ page }) => {
+  await signInAs(page, 'Idris Vane');
+  await dropOpenTests(page, 'upland-guide');
+  await page.goto('/progress');
+  const outlook = page.getByRole('figure', { name: 'Pass outlook' });
+  const rests = async () => Number(/Rests on (\d+) answers/.exec((await outlook.textContent()) ?? '')?.[1]);
+  await expect(outlook).toContainText('Rests on');
+  const before = await rests();
+  await beginWith(page, 'pools=new&mode=tutor&count=2&kinds=single');
+  for (let i = 0; i < 2; i++) {
+    // Long enough to have been read.
+    await page.waitForTimeout(12_000);
+    await choose(page, 0);
+    await page.getByRole('button', { name: 'Check', exact: true }).click();
+    await expect(page.getByText('To take with you')).toBeVisible();
+    if (i === 0) await page.getByRole('button', { name: 'Next', exact: true }).click();
+  }
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await page.getByRole('button', { name: /^Hand in/ }).click();
+  await page.goto('/progress');
+  await expect.poll(rests).toBe(before + 2);
+  await expect(outlook).toContainText(/(Up|Down) from \d+\s%|As \d+ (weeks|days) ago/);
+
+  // Beside the others; whoever stays out may come back.
+  await expect(
+    page.getByText(/^Of \d+ others who sat a whole paper or rehearsal, about \d+ in a hundred/),
+  ).toBeVisible();
+  const part = page.getByRole('checkbox', { name: /^Count my results among the others/ });
+  await part.uncheck();
+  await expect(page.getByText('Your results left the comparison at once')).toBeVisible();
+  await page.reload();
+  await expect(part).not.toBeChecked();
+  await part.check();
+  await expect(page.getByText('They help to tell how difficult each question is.')).toBeVisible();
+
+  // Two results, held against each other.
+  await page.goto('/tests?state=handed_in&mode=timed');
+  await page
+    .getByRole('button', { name: /^More with/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Compare with another' }).click();
+  await expect(page.getByText(/Choose the result to hold against/)).toBeVisible();
+  await page.getByRole('link', { name: 'Compare' }).first().click();
+  await expect(page.getByRole('heading', { name: 'Two results' })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'In all' }).getByText('Share of marks')).toBeVisible();
+  await expectAccessible(page);
+  await page
+    .getByRole('link')
+    .filter({ hasText: /paper|All topics/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: 'Every question' })).toBeVisible();
+});
+
+for (const [size, width, height] of [
+  ['desk', 1280, 800],
+  ['phone', 360, 640],
+] as const) {
+  test(`what belongs to Study has no grave fault of accessibility in any theme: ${size}`, async ({ page }) => {
+    await page.setViewportSize({ width, height });
+    await signInAs(page, 'Tamsin Orrel');
+    for (const [path, ready] of [
+      ['/gaps', 'What to read'],
+      ['/gaps/sheet', 'Study sheet,'],
+      ['/revisits', 'The next four weeks'],
+      ['/plan', 'Days on which you study'],
+    ] as const) {
+      await page.goto(path);
+      await expect(page.getByText(ready).first()).toBeVisible();
+      await expectNoSidewaysScroll(page);
+      for (const theme of ['day', 'dusk', 'clear']) {
+        await page.evaluate((name) => (document.documentElement.dataset.theme = name), theme);
+        await expectAccessible(page);
+      }
+    }
+  });
+}
+
+test('the study sheet is printed from what is looked at', async ({ page }) => {
+  await signInAs(page, 'Bram Holloway');
+  await page.goto('/gaps');
+  await page.getByLabel('Of which topic').selectOption({ index: 1 });
+  await expect(page).toHaveURL(/topic=/);
+  await page.getByRole('link', { name: 'Study sheet' }).click();
+  await expect(page.getByRole('heading', { level: 2 })).toHaveCount(1);
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('button', { name: 'Print it' })).toBeHidden();
+  expect((await page.pdf()).byteLength).toBeGreaterThan(5_000);
+});
