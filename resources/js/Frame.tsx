@@ -1,4 +1,3 @@
-import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import {
   BookOpen,
@@ -10,39 +9,12 @@ import {
   Mountain,
   UserRound,
 } from 'lucide-react';
-import { lazy, Suspense, useEffect } from 'react';
-import { Link, Navigate, NavLink, Outlet, useLocation } from 'react-router';
-import { session } from './api/queries';
+import { lazy, Suspense } from 'react';
+import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { LookMenu } from './ui/LookMenu';
-import { Failure } from './ui/Failure';
 import { Loading } from './ui/Loading';
 
 const NewVersion = lazy(async () => ({ default: (await import('./worker/NewVersion')).NewVersion }));
-
-/** Lets only people through who are signed in, and remembers where the others wanted to go. */
-export function Guarded() {
-  const who = useQuery(session);
-  const email = who.data?.user?.email;
-  useEffect(() => {
-    if (!email) return;
-    void import('./features/sitting/packs/tidy').then(({ welcome }) => welcome(email));
-  }, [email]);
-  const { pathname, search } = useLocation();
-  if (who.isPending)
-    return (
-      <div className="p-6">
-        <Loading what="Finding out who you are" />
-      </div>
-    );
-  if (who.isError)
-    return (
-      <div className="p-6">
-        <Failure error={who.error} retry={() => void who.refetch()} />
-      </div>
-    );
-  if (!who.data.user) return <Navigate to={`/sign-in?to=${encodeURIComponent(pathname + search)}`} replace />;
-  return <Outlet />;
-}
 
 const PLACES = [
   { to: '/', label: 'Today', Icon: CalendarDays },
@@ -63,7 +35,7 @@ const STUDY = [
 ];
 
 /** The frame round every screen but a sitting. */
-export function Frame() {
+export function Component() {
   const { pathname } = useLocation();
   const studying = STUDY.some(({ to }) => pathname.startsWith(to));
   return (

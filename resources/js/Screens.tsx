@@ -1,6 +1,6 @@
 import { lazy, Suspense, type ComponentType } from 'react';
 import { BrowserRouter, Route, Routes, useLocation } from 'react-router';
-import { Frame, Guarded } from './Frame';
+import { Guarded } from './Guarded';
 import { Boundary, Lost } from './Stumbled';
 import { Loading } from './ui/Loading';
 
@@ -9,6 +9,7 @@ function screen(load: () => Promise<{ Component: ComponentType }>) {
   return lazy(async () => ({ default: (await load()).Component }));
 }
 
+const Frame = screen(() => import('./Frame'));
 const SignIn = screen(() => import('./features/account/SignInScreen'));
 const Register = screen(() => import('./features/account/RegisterScreen'));
 const Welcome = screen(() => import('./features/account/WelcomeScreen'));

@@ -37,7 +37,7 @@ export class OwnServer {
 
   /** At once, as a machine fails: nothing is finished. */
   kill(): void {
-    if (this.process?.pid) process.kill(-this.process.pid, 'SIGKILL');
+    if (this.process?.pid && this.process.exitCode === null) process.kill(-this.process.pid, 'SIGKILL');
     this.process = null;
   }
 }

@@ -103,8 +103,8 @@ test('a new person’s first day', async ({ page }) => {
   await expect(page.getByRole('figure', { name: 'Toward all of it, all right' })).toContainText('10 of 60');
 });
 
-async function tomorrow(browser: Browser, server: OwnServer, days: number, address: string): Promise<Page> {
-  server.kill();
+/** The same data some days on, on a server of its own whose clock goes ahead. */
+async function later(browser: Browser, server: OwnServer, days: number, address: string): Promise<Page> {
   await server.start(days);
   const page = await browser.newPage({ baseURL: server.address });
   await page.goto('/sign-in');
@@ -181,10 +181,11 @@ test('a week: a plan, a miss with its cause and its page, a drill, revisits, a g
   await page.goto('/gaps?state=closing');
   await expect(rows).toHaveCount(1);
 
-  const server = new OwnServer(Number(process.env.UPLANDIA_PORT ?? 8123) + 60);
+  const port = Number(process.env.UPLANDIA_PORT ?? 8123);
+  const [next, third] = [new OwnServer(port + 60), new OwnServer(port + 61)];
   try {
     // The next day: what was missed is due, and the gap closes.
-    let day = await tomorrow(browser, server, 1, address);
+    let day = await later(browser, next, 1, address);
     await day.goto('/revisits');
     await expect(day.getByText(/\d+ (is|are) due today/)).toBeVisible();
     await day
@@ -199,7 +200,7 @@ test('a week: a plan, a miss with its cause and its page, a drill, revisits, a g
     await day.close();
 
     // Two days on a session of revisits, and a miss that opens it again.
-    day = await tomorrow(browser, server, 3, address);
+    day = await later(browser, third, 3, address);
     await day.goto('/revisits');
     const all = day.getByRole('button', { name: /^Revisit (it|all \d+)$/ });
     const due = Number(/\d+/.exec((await all.textContent()) ?? '')?.[0] ?? 1);
@@ -207,6 +208,7 @@ test('a week: a plan, a miss with its cause and its page, a drill, revisits, a g
     await answerAll(day, due, keys, true);
     await day.goto('/gaps?state=closed');
     const closed = day.getByRole('region', { name: 'Gaps' }).getByRole('listitem');
+    await expect(closed.first()).toBeVisible();
     const before = await closed.count();
     await day.getByRole('button', { name: /^Drill/ }).click();
     await answerAll(day, Math.min(20, before), keys, false);
@@ -214,7 +216,8 @@ test('a week: a plan, a miss with its cause and its page, a drill, revisits, a g
     await expect(day.getByText(/missed 2 times/).first()).toBeVisible();
     await day.close();
   } finally {
-    server.kill();
+    next.kill();
+    third.kill();
   }
 });
 

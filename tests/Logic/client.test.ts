@@ -1,4 +1,4 @@
-import { expect, test } from 'vitest';
+import { expect, test, vi } from 'vitest';
 import { ask, Refused, Unreachable } from '../../resources/js/api/client';
 
 test('answers of the server become data or one of two errors', async () => {
@@ -16,4 +16,39 @@ test('answers of the server become data or one of two errors', async () => {
   expect((refused as Refused).field('topics')).toBe('Choose at least one topic.');
   expect((refused as Refused).field('count')).toBeUndefined();
   await expect(ask(Promise.reject(new TypeError('Failed to fetch')))).rejects.toBeInstanceOf(Unreachable);
+});
+
+test('whoever was quicker than the session is taken at the second try, with the new token and the same words', async () => {
+  const heard: [string, string | null, string][] = [];
+  let cookie = '';
+  vi.stubGlobal('document', {
+    get cookie() {
+      return cookie;
+    },
+  });
+  vi.stubGlobal('fetch', async (what: Request | string) => {
+    const request = typeof what === 'string' ? null : what;
+    heard.push([
+      request ? new URL(request.url).pathname : String(what),
+      request?.headers.get('X-XSRF-TOKEN') ?? null,
+      request ? await request.text() : '',
+    ]);
+    if (!request) cookie = 'XSRF-TOKEN=new%3D';
+    const status = request && request.headers.get('X-XSRF-TOKEN') !== 'new=' ? 419 : 200;
+    return new Response(status === 419 ? '{"message":"x","reason":"expired","fields":{}}' : '{}', {
+      status,
+      headers: { 'Content-Type': 'application/json' },
+    });
+  });
+  // The client takes the fetch there is when it is made.
+  vi.resetModules();
+  const { api, ask } = await import('../../resources/js/api/client');
+  const body = { email: 'fern@corvane.example', password: 'over the saddle' };
+  await expect(ask(api.POST('/api/session', { body }))).resolves.toEqual({});
+  expect(heard).toEqual([
+    ['/api/session', null, JSON.stringify(body)],
+    ['/api/session', null, ''],
+    ['/api/session', 'new=', JSON.stringify(body)],
+  ]);
+  vi.unstubAllGlobals();
 });

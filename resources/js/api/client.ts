@@ -28,12 +28,31 @@ export class Unreachable extends Error {
   }
 }
 
+/** What was sent, until it is answered. */
+const sent = new Map<string, Request>();
+
+function signed(request: Request): Request {
+  const cookie = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
+  if (cookie) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(cookie));
+  return request;
+}
+
 const token: Middleware = {
-  onRequest({ request }) {
-    const cookie = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
-    if (cookie) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(cookie));
+  onRequest({ request, id }) {
     request.headers.set('Accept', 'application/json');
-    return request;
+    if (request.method !== 'GET') sent.set(id, request.clone());
+    return signed(request);
+  },
+  // Whoever was quicker than the session, or came back after it was over, is known after asking who they are.
+  async onResponse({ response, id }) {
+    const again = sent.get(id);
+    sent.delete(id);
+    if (response.status !== 419 || !again) return;
+    await fetch('/api/session');
+    return fetch(signed(again));
+  },
+  onError({ id }) {
+    sent.delete(id);
   },
 };
 
