@@ -39,6 +39,11 @@ final class BareController
             where q.exam_id = 1 and q.retired_at is null and s.outcome is null order by q.topic_id, q.id limit 25',
         'answers' => 'select o.question_id, o.share, o.settled_ms, q.topic_id, q.b, q.luck from outcomes o
             join questions q on q.id = o.question_id where o.user_id = :user order by o.question_id, o.settled_ms',
+        'gaps' => "select s.question_id, s.topic_id, s.gap, s.gap_day, t.value from standings s
+            left join question_tags t on t.question_id = s.question_id and t.family = '_reads'
+            where s.user_id = :user and s.exam_id = 1 and s.gap is not null order by s.gap_day desc",
+        'due' => 'select due_day, count(*) from standings where user_id = :user and exam_id = 1
+            and due_day is not null group by due_day',
         'tests' => 'select s.*, t.title, t.user_id as maker, t.recipe_id from sittings s
             join tests t on t.id = s.test_id
             where s.user_id = :user and s.exam_id = 1 and s.deleted_at is null order by s.created_at desc limit 50',

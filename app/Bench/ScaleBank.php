@@ -71,6 +71,8 @@ final readonly class ScaleBank
         $this->met(questions: $questions, first: 2, people: 1, each: intdiv($heavy, 10));
         $this->met(questions: $questions, first: 4, people: $others, each: min(self::OUTCOMES_EACH, $questions));
         $this->standings();
+        DB::statement("insert into enrolments (user_id, exam_id, exam_date, hours_week, weekdays_off, dates_off,
+            time_zone) values (1, 1, date('now', '+90 days'), 8, '[7]', '[]', 'UTC')");
         foreach ($indexes as $index) {
             DB::statement($index);
         }
@@ -169,6 +171,11 @@ final readonly class ScaleBank
             json_array()) end, '2026-01-01 00:00:00' from questions q");
         DB::statement('insert into question_tags (question_id, family, value)
             select v.question_id, t.key, t.value from question_versions v, json_each(v.tags) t');
+        DB::statement("with recursive s(i) as (select 0 union all select i + 1 from s where i < 79)
+            insert into handbook_sections (exam_id, code, chapter, title, body, position)
+            select 1, 'sec-' || i, 'Chapter ' || (i / 10), 'Section ' || i, 'What it says.', i from s");
+        DB::statement("insert into question_tags (question_id, family, value)
+            select id, '_reads', 'sec-' || (id % 80) from questions");
         DB::statement("insert into question_texts (rowid, stem, parts, exhibits, topic, tags)
             select v.id, json_extract(v.shown, '$.stem'), 'What says of it', '', t.name, '' from question_versions v
             join topics t on t.id = v.topic_id
@@ -245,9 +252,10 @@ final readonly class ScaleBank
         DB::statement('insert into standings (user_id, question_id, exam_id, topic_id, outcome, flagged, starred,
             noted,
             false_footing, gap_open, misses, due_day, seen, seen_ms, gap, gap_day, stability, remembered_day)
-            select user_id, question_id, exam_id, topic_id, outcome, flagged, 0, 0, 0, outcome = \'missed\',
+            select user_id, question_id, exam_id, topic_id, outcome, flagged, 0, 0, 0, outcome = \'missed\' and question_id % 5 = 0,
             outcome = \'missed\', day + 5 + question_id % 60, 1, settled_ms,
-            case when outcome = \'missed\' then \'open\' end, case when outcome = \'missed\' then day end,
+            case when outcome = \'missed\' and question_id % 5 = 0 then \'open\' end,
+            case when outcome = \'missed\' and question_id % 5 = 0 then day end,
             5 + question_id % 60, day from outcomes');
     }
 

@@ -110,9 +110,27 @@ final class ScaleTrial
             goal: 3,
             goalMs: 150,
         );
+        yield $this->row(
+            what: 'The gap book, 3,000 entries',
+            visitor: $heavy,
+            ask: [$server->address, 'POST', "{$exam}/gaps", ['page' => 1]],
+            statement: 'gaps',
+            goal: 3,
+            goalMs: 150,
+        );
+        yield $this->row(
+            what: 'What is due, of 50,000 answers',
+            visitor: $heavy,
+            ask: [$server->address, 'POST', "{$exam}/revisits", ['show' => 'due', 'page' => 1]],
+            statement: 'due',
+            goal: 3,
+            goalMs: 50,
+        );
         $pages = [
             'Today, 50,000 answers' => ["{$exam}/today", null, 5, 100],
             'How far I have come, 50,000 answers' => ["{$exam}/progress", 'answers', 1, 250],
+            'The plan, 50,000 answers' => ["{$exam}/plan", 'due', 5, 150],
+            'Among others, 50,000 answers' => ["{$exam}/cohort", 'answers', 2, 250],
             'What can I build from' => ["{$exam}/builder", 'count-new', 3, 250],
             'Result of 500 questions' => ["/api/sittings/{$long}/result", 'result', 8, 400],
             'Review of 500 questions' => ["/api/sittings/{$long}/review", 'result', 2, 250],

@@ -26,6 +26,7 @@ final readonly class PlanReader
     {
         $enrolment = Enrolment::of($user->id, $exam->id);
         $hours = PlanHours::of($exam, $user);
+        $ownMs = PlanHours::questionMs($exam, $user);
         $plan = $this->plans->of($exam, $user, $hours);
         $tops = Syllabus::of($exam)->tops();
         $now = Moment::now($this->clock);
@@ -39,8 +40,8 @@ final readonly class PlanReader
             hoursWeek: $hours?->week,
             weekdaysOff: $hours->weekdaysOff ?? [],
             datesOff: array_map(Moment::date(...), $hours->daysOff ?? []),
-            questionMs: $hours->questionMs ?? PlanHours::questionMs($exam, $user) ?? Hours::USUAL_MS,
-            questionMsKnown: PlanHours::questionMs($exam, $user) !== null,
+            questionMs: $ownMs ?? Hours::USUAL_MS,
+            questionMsKnown: $ownMs !== null,
             weeks: array_map(fn (Week $week): PlanWeekView => self::week($week, $tops), $plan->weeks ?? []),
             missingMs: $plan->missingMs ?? 0,
             leftOut: self::parts($plan->leftOut ?? [], $tops),

@@ -13,7 +13,7 @@ use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
-use Illuminate\Support\Facades\DB;
+use App\Revisit\DueDays;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Plan\Hours;
 use Uplandia\Core\Plan\Plan;
@@ -23,8 +23,12 @@ use Uplandia\Core\Plan\Topic;
 /** Makes the plan of a candidate from where they stand today. */
 final readonly class Plans
 {
-    public function __construct(private Bank $bank, private KeptEstimates $kept, private ClockInterface $clock)
-    {
+    public function __construct(
+        private Bank $bank,
+        private KeptEstimates $kept,
+        private DueDays $due,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** @return Plan|null null: the date or the hours are not said */
@@ -42,7 +46,7 @@ final readonly class Plans
             examDay: $enrolment->examDay,
             hours: $hours,
             topics: $this->topics($exam, $user),
-            due: $this->due($exam, $user, $enrolment->examDay),
+            due: $this->due->of($exam, $user, $today),
             rehearsal: self::rehearsal($exam),
             rehearsed: WeekDone::since($exam, $user, Hours::monday($today))['rehearsed'] > 0,
         );
@@ -68,26 +72,6 @@ final readonly class Plans
             },
             $syllabus->tops(),
         );
-    }
-
-    /** @return array<int, int> revisits by the day on which they are due, none later than the day before the exam */
-    private function due(Exam $exam, User $user, int $examDay): array
-    {
-        $rows = DB::table('standings')
-            ->join('questions', 'questions.id', '=', 'standings.question_id')
-            ->where('standings.user_id', $user->id)
-            ->where('standings.exam_id', $exam->id)
-            ->whereNotNull('standings.due_day')
-            ->whereNull('questions.retired_at')
-            ->groupByRaw('min(due_day, ?)', [$examDay - 1])
-            ->selectRaw('min(due_day, ?) as day, count(*) as n', [$examDay - 1])
-            ->get();
-        $due = [];
-        foreach ($rows as $row) {
-            $due[(int) $row->day] = (int) $row->n;
-        }
-
-        return $due;
     }
 
     private static function rehearsal(Exam $exam): ?Rehearsal

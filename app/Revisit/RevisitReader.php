@@ -22,15 +22,18 @@ final readonly class RevisitReader
     /** Days after today that are told one by one. */
     private const AHEAD = 28;
 
-    public function __construct(private MetQuestions $questions, private ClockInterface $clock)
-    {
+    public function __construct(
+        private MetQuestions $questions,
+        private DueDays $days,
+        private ClockInterface $clock,
+    ) {
     }
 
     public function of(Exam $exam, User $user, RevisitsShown $show, int $page): RevisitsView
     {
         $enrolment = Enrolment::of($user->id, $exam->id);
         $today = $enrolment->dayOf(Moment::now($this->clock));
-        $byDay = $this->byDay(exam: $exam, user: $user, enrolment: $enrolment, today: $today);
+        $byDay = $this->days->of($exam, $user, $today);
         $suspended = $this->suspended($exam, $user)->count();
         $due = $byDay[$today] ?? 0;
         $coming = array_sum($byDay) - $due;
@@ -105,20 +108,12 @@ final readonly class RevisitReader
     {
         $enrolment = Enrolment::of($user->id, $exam->id);
         $today = $enrolment->dayOf(Moment::now($this->clock));
-        $rows = $this->scheduled($exam, $user);
+        $rows = DueDays::scheduled($exam, $user);
         if ($enrolment->allIsDueOn($today)) {
             return $show === RevisitsShown::Due ? $rows : $rows->whereRaw('false');
         }
 
         return $rows->where('due_day', $show === RevisitsShown::Due ? '<=' : '>', $today);
-    }
-
-    private function scheduled(Exam $exam, User $user): Builder
-    {
-        return DB::table('standings')
-            ->where('standings.user_id', $user->id)
-            ->where('standings.exam_id', $exam->id)
-            ->whereNotNull('due_day');
     }
 
     private function live(Builder $standings): Builder
@@ -141,33 +136,6 @@ final readonly class RevisitReader
             ->where('revisit_words.exam_id', $exam->id)
             ->where('suspended', true)
             ->whereNotNull('standings.outcome');
-    }
-
-    /**
-     * Few are retired, so they are looked for one by one and taken off, instead of asking of each whether it is.
-     *
-     * @return array<int, int> by day: what is overdue is due today, nothing later than the day before the exam
-     */
-    private function byDay(Exam $exam, User $user, Enrolment $enrolment, int $today): array
-    {
-        $retired = DB::table('questions')
-            ->where('questions.exam_id', $exam->id)
-            ->whereNotNull('retired_at')
-            ->crossJoin('standings')
-            ->whereColumn('standings.question_id', 'questions.id')
-            ->where('standings.user_id', $user->id)
-            ->whereNotNull('due_day');
-        $days = [];
-        foreach ([1 => $this->scheduled($exam, $user), -1 => $retired] as $sign => $rows) {
-            foreach ($rows->groupBy('due_day')->selectRaw('due_day, count(*) as n')->get() as $row) {
-                $day = (int) $row->due_day;
-                $day = $enrolment->examDay === null ? $day : min($day, $enrolment->examDay - 1);
-                $day = max($today, $day);
-                $days[$day] = ($days[$day] ?? 0) + $sign * (int) $row->n;
-            }
-        }
-
-        return array_filter($days);
     }
 
     /**

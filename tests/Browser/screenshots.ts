@@ -70,16 +70,11 @@ test('every main view', async ({ page }) => {
   await page.getByText('The whole exam').waitFor();
   await shoot(page, 'ready', { themes: true });
 
-  // A fixed paper: its briefing, a picture to point at, a case, and the tables.
+  // A fixed paper: its briefing, a picture to point at, a case.
   await page.goto('/ready');
   await page.getByRole('button', { name: 'Sit The paper of 2026' }).click();
   await page.getByRole('table', { name: 'Sections' }).waitFor();
   await shoot(page, 'paper');
-  await page.getByRole('link', { name: 'Try the screen out first' }).click();
-  await page.getByRole('button', { name: /^Question 5:/ }).click();
-  await page.getByRole('combobox', { name: 'Mole' }).waitFor();
-  await shoot(page, 'try-out');
-  await page.getByRole('link', { name: 'Back to the briefing' }).click();
   await beginPaper(page);
   await page.getByRole('button', { name: 'Question 38:' }).click();
   await page.getByRole('application').click({ position: { x: 300, y: 300 } });
@@ -89,16 +84,9 @@ test('every main view', async ({ page }) => {
   await page.getByRole('tab', { name: 'Section' }).waitFor();
   await page.waitForLoadState('networkidle');
   await shoot(page, 'case', { themes: true });
-  await page.getByRole('button', { name: 'Tables' }).click();
-  await page.getByRole('searchbox', { name: 'Find in the tables' }).fill('wind chill');
-  await shoot(page, 'tables');
-  await page.getByRole('button', { name: 'Put it away' }).click();
   await page.goto('/handbook/upland-guide/rope.tie');
   await page.getByText('Follow the rope with a finger').waitFor();
   await shoot(page, 'handbook');
-  await page.goto('/account');
-  await page.getByRole('heading', { name: 'Account', exact: true }).waitFor();
-  await shoot(page, 'account');
   await begin(page, { mode: 'Timed', questions: 5 });
   await page.goto('/build?mode=timed&count=40');
   await page.getByRole('button', { name: 'Build it', exact: true }).click();
@@ -124,4 +112,13 @@ test('every main view', async ({ page }) => {
   await page.goto('/progress');
   await page.getByRole('heading', { name: 'Topic by topic' }).waitFor();
   await shoot(page, 'progress', { themes: true });
+  await page.goto('/gaps');
+  await page.getByRole('heading', { name: 'What to read' }).waitFor();
+  await shoot(page, 'gaps', { themes: true });
+  await page.goto('/revisits');
+  await page.getByText('The next four weeks').waitFor();
+  await shoot(page, 'revisits', { themes: true });
+  await page.goto('/plan');
+  await page.getByText('Days on which you study').waitFor();
+  await shoot(page, 'plan', { themes: true });
 });

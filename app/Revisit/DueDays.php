@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Revisit;
+
+use App\Account\User;
+use App\Question\Enrolment;
+use App\Question\Exam;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+
+/** How many revisits fall on which day. What is retired is asked no more, so it does not come back either. */
+final class DueDays
+{
+    /**
+     * Few are retired, so they are looked for one by one and taken off, instead of asking of each whether it is.
+     *
+     * @param  int  $today  a count of days
+     * @return array<int, int> by day: what is overdue is due today, nothing later than the day before the exam
+     */
+    public function of(Exam $exam, User $user, int $today): array
+    {
+        $examDay = Enrolment::of($user->id, $exam->id)->examDay;
+        $retired = DB::table('questions')
+            ->where('questions.exam_id', $exam->id)
+            ->whereNotNull('retired_at')
+            ->crossJoin('standings')
+            ->whereColumn('standings.question_id', 'questions.id')
+            ->where('standings.user_id', $user->id)
+            ->whereNotNull('due_day');
+        $days = [];
+        foreach ([1 => self::scheduled($exam, $user), -1 => $retired] as $sign => $rows) {
+            foreach ($rows->groupBy('due_day')->selectRaw('due_day, count(*) as n')->get() as $row) {
+                $day = (int) $row->due_day;
+                $day = $examDay === null ? $day : min($day, $examDay - 1);
+                $day = max($today, $day);
+                $days[$day] = ($days[$day] ?? 0) + $sign * (int) $row->n;
+            }
+        }
+
+        return array_filter($days);
+    }
+
+    public static function scheduled(Exam $exam, User $user): Builder
+    {
+        return DB::table('standings')
+            ->where('standings.user_id', $user->id)
+            ->where('standings.exam_id', $exam->id)
+            ->whereNotNull('due_day');
+    }
+}
