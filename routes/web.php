@@ -11,6 +11,7 @@ use App\Bench\BareController;
 use App\Cohort\CohortController;
 use App\Handbook\HandbookController;
 use App\Library\LibraryController;
+use App\Library\MetController;
 use App\Media\MediaController;
 use App\Plan\PlanController;
 use App\Progress\AdaptiveController;
@@ -78,6 +79,10 @@ Route::prefix('api')->group(function (): void {
         Route::get('exams/{exam}/plan', [PlanController::class, 'show']);
         Route::put('exams/{exam}/plan', [PlanController::class, 'keep']);
         Route::get('exams/{exam}/plan/calendar', [PlanController::class, 'calendar']);
+        Route::post('exams/{exam}/library', [MetController::class, 'index']);
+        Route::post('exams/{exam}/library/table', [MetController::class, 'table']);
+        Route::get('exams/{exam}/library/{question}', [MetController::class, 'history'])
+            ->where('question', '[0-9]{1,12}');
         Route::post('exams/{exam}/gaps', [GapBookController::class, 'index']);
         Route::post('exams/{exam}/gaps/sheet', [GapBookController::class, 'sheet']);
         Route::post('exams/{exam}/gaps/drill', [GapBookController::class, 'drill']);

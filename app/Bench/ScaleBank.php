@@ -252,7 +252,8 @@ final readonly class ScaleBank
         DB::statement('insert into standings (user_id, question_id, exam_id, topic_id, outcome, flagged, starred,
             noted,
             false_footing, gap_open, misses, due_day, seen, seen_ms, gap, gap_day, stability, remembered_day)
-            select user_id, question_id, exam_id, topic_id, outcome, flagged, 0, 0, 0, outcome = \'missed\' and question_id % 5 = 0,
+            select user_id, question_id, exam_id, topic_id, outcome, flagged, 0, 0, 0,
+            outcome = \'missed\' and question_id % 5 = 0,
             outcome = \'missed\', day + 5 + question_id % 60, 1, settled_ms,
             case when outcome = \'missed\' and question_id % 5 = 0 then \'open\' end,
             case when outcome = \'missed\' and question_id % 5 = 0 then day end,

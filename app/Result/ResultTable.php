@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Result;
 
+use App\Http\Csv;
+
 /** The questions of a result as comma-separated values, for a spreadsheet. */
 final class ResultTable
 {
@@ -31,24 +33,10 @@ final class ResultTable
         'cause',
     ];
 
-    /** A spreadsheet takes what begins with one of these for a formula. */
-    private const FORMULA = "=+-@\t\r";
-
     /** @param  list<QuestionLineView>  $lines */
     public function csv(array $lines): string
     {
-        $file = fopen('php://temp', 'r+b');
-        if ($file === false) {
-            throw new \LogicException('A temporary file can always be opened.');
-        }
-        foreach ([self::HEAD, ...array_map(self::row(...), $lines)] as $row) {
-            fputcsv($file, $row, escape: '', eol: "\r\n");
-        }
-        rewind($file);
-        $csv = (string) stream_get_contents($file);
-        fclose($file);
-
-        return $csv;
+        return Csv::of(self::HEAD, array_map(self::row(...), $lines));
     }
 
     /** @return list<string|int|float|null> */
@@ -56,9 +44,9 @@ final class ResultTable
     {
         return [
             $line->position + 1,
-            self::text($line->excerpt),
-            self::text($line->topic),
-            self::text($line->subtopic),
+            Csv::text($line->excerpt),
+            Csv::text($line->topic),
+            Csv::text($line->subtopic),
             $line->difficulty->value,
             $line->kind->value,
             $line->outcome->value,
@@ -77,10 +65,5 @@ final class ResultTable
             $line->flagged ? 'yes' : 'no',
             $line->cause?->value,
         ];
-    }
-
-    private static function text(string $text): string
-    {
-        return $text !== '' && str_contains(self::FORMULA, $text[0]) ? "'{$text}" : $text;
     }
 }

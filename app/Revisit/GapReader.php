@@ -7,6 +7,7 @@ namespace App\Revisit;
 use App\Account\User;
 use App\Clock\Moment;
 use App\Handbook\HandbookSection;
+use App\Library\MetQuestions;
 use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Question\Syllabus;

@@ -6,6 +6,7 @@ namespace App\Revisit;
 
 use App\Account\User;
 use App\Clock\Moment;
+use App\Library\MetQuestions;
 use App\Question\Enrolment;
 use App\Question\Exam;
 use Illuminate\Database\Query\Builder;

@@ -454,6 +454,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/library": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** List what I have met */
+        post: operations["listWhatIHaveMet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/library/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take what I have met away as a table */
+        post: operations["takeWhatIHaveMetAwayAsATable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/library/{question}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every time I met a question */
+        get: operations["everyTimeIMetAQuestion"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/plan": {
         parameters: {
             query?: never;
@@ -1717,6 +1768,22 @@ export interface components {
             /** @enum {string} */
             outcome: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending";
         };
+        /** @description One time that a question was met. */
+        Encounter: {
+            sitting: string;
+            position: number;
+            title: string;
+            /** @enum {string} */
+            mode: "tutor" | "timed" | "untimed";
+            /** @description Unix milliseconds. */
+            at: number;
+            /** @enum {string} */
+            outcome: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending";
+            /** @enum {string|null} */
+            sureness: "sure" | "leaning" | "guess" | null;
+            /** @description On screen. */
+            activeMs: number;
+        };
         EnrolmentWanted: {
             /**
              * Format: date
@@ -2099,6 +2166,22 @@ export interface components {
             /** @description All that the question is to have from now on. */
             highlights: components["schemas"]["Highlight"][];
         };
+        /** @description Every time that a question was met, of tests that are handed in. */
+        History: {
+            /** @description The latest first. */
+            encounters: components["schemas"]["Encounter"][];
+            highlights: components["schemas"]["Highlight"][];
+            /**
+             * Format: date
+             * @description When it comes back; null: it does not.
+             */
+            due: string | null;
+            /**
+             * Format: float
+             * @description The chance that it is still known today, 0 to 1.
+             */
+            recall: number | null;
+        };
         Join: {
             /** @description The code of a shared test. */
             code: string;
@@ -2135,6 +2218,17 @@ export interface components {
             spentMs: number;
             /** @description What the pace plan gives up to there. */
             plannedMs: number | null;
+        };
+        /** @description All that one has met. */
+        Library: {
+            exam: string;
+            examName: string;
+            /** @description That pass what is wanted. */
+            total: number;
+            page: number;
+            pages: number;
+            /** @description The latest first. */
+            met: components["schemas"]["Met"][];
         };
         Masteries: {
             /**
@@ -2176,6 +2270,34 @@ export interface components {
             answered: number;
             questions: number;
         };
+        /** @description A question that one has met, in a line. */
+        Met: {
+            question: number;
+            /** @description The stem's beginning, without Markdown. */
+            excerpt: string;
+            /** @enum {string} */
+            kind: "single" | "several" | "true_false_grid" | "ordering" | "matching" | "grouping" | "dropdown_gaps" | "typed_gaps" | "number" | "picture" | "written";
+            topic: string;
+            subtopic: string;
+            /**
+             * @description The latest; null: only marked so far.
+             * @enum {string|null}
+             */
+            outcome: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending" | null;
+            /** @description How often it was met. */
+            seen: number;
+            /** @description When last, Unix milliseconds. */
+            seenAt: number;
+            flagged: boolean;
+            starred: boolean;
+            /** @description It stands in the gap book and has not closed. */
+            inGapBook: boolean;
+            /** @description One's own; empty: none. */
+            note: string;
+            /** @description Where it was met last and may be read. */
+            sitting: string | null;
+            position: number | null;
+        };
         /** @description A question that was in both of two sittings. */
         MetAgain: {
             excerpt: string;
@@ -2193,6 +2315,20 @@ export interface components {
              * @description Later credit less earlier, −1 to 1; null: one is not marked or was not met.
              */
             by: number | null;
+        };
+        MetTable: {
+            /** @description Comma-separated values with a head line (RFC 4180), UTF-8. */
+            csv: string;
+        };
+        MetWanted: {
+            /** @description Of question or note. */
+            words?: string | null;
+            /** @description Code; null: all. */
+            topic?: string | null;
+            /** @enum {string|null} */
+            pool?: "new" | "got_it" | "partly" | "missed" | "left_blank" | "to_be_marked" | "flagged" | "starred" | "with_notes" | "false_footing" | "in_gap_book" | "due" | null;
+            /** @description From 1. */
+            page: number;
         };
         Name: {
             /** @description What a sitting is to be called. */
@@ -4531,6 +4667,108 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listWhatIHaveMet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MetWanted"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Library"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeWhatIHaveMetAwayAsATable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MetWanted"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MetTable"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    everyTimeIMetAQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                question: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["History"];
+                };
             };
             /** @description It could not be done; the message says why. */
             default: {

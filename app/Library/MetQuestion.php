@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Revisit;
+namespace App\Library;
 
 use App\Clock\Moment;
 use Uplandia\Core\Question\Kind;

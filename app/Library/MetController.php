@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Account\User;
+use App\Http\Contract\Get;
+use App\Http\Contract\Post;
+use App\Http\Csv;
+use App\Question\Exam;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+
+/** All that one has met, found again. */
+final readonly class MetController
+{
+    private const HEAD = [
+        'question', 'topic', 'subtopic', 'kind', 'latest', 'times_met', 'met_last', 'flagged', 'starred',
+        'in_gap_book', 'note',
+    ];
+
+    public function __construct(private MetReader $reader)
+    {
+    }
+
+    #[Post('/api/exams/{exam}/library', 'List what I have met', takes: MetRequest::class, returns: LibraryView::class)]
+    public function index(MetRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->reader->of(
+            exam: $exam,
+            user: $user,
+            filters: $request->filters(),
+            words: $request->words(),
+            page: $request->integer('page'),
+        ));
+    }
+
+    #[
+        Post(
+            '/api/exams/{exam}/library/table',
+            'Take what I have met away as a table',
+            takes: MetRequest::class,
+            returns: MetTableView::class,
+        ),
+    ]
+    public function table(MetRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    {
+        $met = $this->reader->all(
+            exam: $exam,
+            user: $user,
+            filters: $request->filters(),
+            words: $request->words(),
+        );
+
+        return new JsonResponse(new MetTableView(Csv::of(self::HEAD, array_map(self::row(...), $met))));
+    }
+
+    #[Get('/api/exams/{exam}/library/{question}', 'Every time I met a question', returns: HistoryView::class)]
+    public function history(Exam $exam, int $question, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->reader->history($exam, $user, $question));
+    }
+
+    /** @return list<string|int|null> */
+    private static function row(MetView $met): array
+    {
+        $yes = fn (bool $is): string => $is ? 'yes' : 'no';
+
+        return [
+            Csv::text($met->excerpt),
+            Csv::text($met->topic),
+            Csv::text($met->subtopic),
+            $met->kind->value,
+            $met->outcome?->value,
+            $met->seen,
+            $met->seenAt === 0 ? null : gmdate('Y-m-d\TH:i:s\Z', intdiv($met->seenAt, 1000)),
+            $yes($met->flagged),
+            $yes($met->starred),
+            $yes($met->inGapBook),
+            Csv::text($met->note),
+        ];
+    }
+}

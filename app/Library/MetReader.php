@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Account\User;
+use App\Assembly\Bank;
+use App\Clock\Moment;
+use App\Http\Refusal;
+use App\Question\Enrolment;
+use App\Question\Exam;
+use App\Question\Syllabus;
+use App\Question\TextSearch;
+use App\Sitting\Stage;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+use stdClass;
+use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Assembly\SearchText;
+use Uplandia\Core\Marking\Outcome;
+use Uplandia\Core\Sitting\Sureness;
+
+/** Reads what a candidate has met or marked: a page of it, and the history of one question. */
+final readonly class MetReader
+{
+    private const PAGE = 50;
+
+    /** In a table all of it, within reason. */
+    private const TABLE = 5000;
+
+    public function __construct(
+        private Bank $bank,
+        private TextSearch $search,
+        private MetQuestions $questions,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /** @throws Refusal for a topic that the exam does not have */
+    public function of(Exam $exam, User $user, Filters $filters, string $words, int $page): LibraryView
+    {
+        $rows = fn (): Builder => $this->rows(exam: $exam, user: $user, filters: $filters, words: $words);
+        $total = $rows()->count();
+        $pages = max(1, (int) ceil($total / self::PAGE));
+        $page = min($page, $pages);
+
+        return new LibraryView(
+            exam: $exam->slug,
+            examName: $exam->name,
+            total: $total,
+            page: $page,
+            pages: $pages,
+            met: $this->met($exam, $user, $rows()->offset(($page - 1) * self::PAGE)->limit(self::PAGE)),
+        );
+    }
+
+    /**
+     * @return list<MetView> the latest first
+     *
+     * @throws Refusal for a topic that the exam does not have
+     */
+    public function all(Exam $exam, User $user, Filters $filters, string $words): array
+    {
+        return $this->met($exam, $user, $this->rows(exam: $exam, user: $user, filters: $filters, words: $words)
+            ->limit(self::TABLE));
+    }
+
+    /** @throws Refusal when the question was never met */
+    public function history(Exam $exam, User $user, int $question): HistoryView
+    {
+        $enrolment = Enrolment::of($user->id, $exam->id);
+        $met = DB::table('standings')
+            ->where('user_id', $user->id)
+            ->where('exam_id', $exam->id)
+            ->where('question_id', $question)
+            ->exists();
+        if (! $met) {
+            throw Refusal::notFound();
+        }
+        $now = $this->questions->of($exam, $user, [$question])[$question];
+        $rows = DB::table('outcomes')
+            ->join('sittings', 'sittings.id', '=', 'outcomes.sitting_id')
+            ->where('outcomes.user_id', $user->id)
+            ->where('outcomes.question_id', $question)
+            ->where('outcomes.outcome', '!=', Outcome::NotReached->value)
+            ->where('sittings.status', Stage::HandedIn->value)
+            ->whereNull('sittings.deleted_at')
+            ->orderByDesc('settled_ms')
+            ->limit(self::PAGE)
+            ->get(['outcomes.*', 'sittings.name', 'sittings.mode']);
+        $highlights = DB::table('highlights')
+            ->where('user_id', $user->id)
+            ->where('question_id', $question)
+            ->orderBy('id')
+            ->get();
+
+        return new HistoryView(
+            encounters: array_values($rows->map(fn (stdClass $row): EncounterView => new EncounterView(
+                sitting: (string) $row->sitting_id,
+                position: (int) $row->position,
+                title: (string) $row->name,
+                mode: Mode::from((string) $row->mode),
+                at: (int) $row->settled_ms,
+                outcome: Outcome::from((string) $row->outcome),
+                sureness: $row->sureness === null ? null : Sureness::from((string) $row->sureness),
+                activeMs: (int) $row->active_ms,
+            ))->all()),
+            highlights: array_values($highlights->map(fn (stdClass $row): HighlightView => new HighlightView(
+                part: (string) $row->part,
+                from: (int) $row->from,
+                to: (int) $row->to,
+                kind: HighlightKind::from((string) $row->kind),
+                quote: (string) $row->quote,
+            ))->all()),
+            due: $now->due($enrolment->examDay),
+            recall: $now->recall($enrolment->dayOf(Moment::now($this->clock))),
+        );
+    }
+
+    private function rows(Exam $exam, User $user, Filters $filters, string $words): Builder
+    {
+        $selection = $this->bank->selection(
+            exam: $exam,
+            user: $user,
+            filters: $filters,
+            syllabus: Syllabus::of($exam),
+        );
+        $rows = $selection->inPools($selection->standings());
+        if ($words !== '') {
+            $rows->where(fn (Builder $any): Builder => $this->finds($any, $user, $words));
+        }
+        // What was neither met nor marked is nobody's.
+        $rows->where(fn (Builder $any): Builder => $any
+            ->whereNotNull('standings.outcome')
+            ->orWhere('standings.starred', true)
+            ->orWhere('standings.noted', true));
+
+        return self::inOrder($rows);
+    }
+
+    private static function inOrder(Builder $rows): Builder
+    {
+        return $rows->orderByDesc('standings.seen_ms')->orderBy('standings.question_id');
+    }
+
+    /** In what a candidate may see of the question, or in their own note on it. */
+    private function finds(Builder $any, User $user, string $words): Builder
+    {
+        $this->search->narrow($any, 'standings.question_id', SearchText::of($words));
+
+        return $any->orWhereIn(
+            'standings.question_id',
+            fn (Builder $notes): Builder => $notes
+                ->from('notes')
+                ->select('question_id')
+                ->where('user_id', $user->id)
+                ->whereNotNull('question_id')
+                ->whereRaw('instr(lower(body), lower(?)) > 0', [$words]),
+        );
+    }
+
+    /** @return list<MetView> */
+    private function met(Exam $exam, User $user, Builder $rows): array
+    {
+        $marks = $rows->get(['standings.question_id', 'outcome', 'flagged', 'starred', 'gap_open', 'seen', 'seen_ms']);
+        $met = [];
+        foreach ($marks->chunk(500) as $chunk) {
+            $ids = array_map(intval(...), array_values($chunk->pluck('question_id')->all()));
+            $met += $this->questions->of($exam, $user, $ids);
+        }
+
+        return array_values($marks->map(function (stdClass $row) use ($met): MetView {
+            $question = $met[(int) $row->question_id];
+
+            return new MetView(
+                question: (int) $row->question_id,
+                excerpt: $question->excerpt,
+                kind: $question->kind,
+                topic: $question->topic,
+                subtopic: $question->subtopic,
+                outcome: $row->outcome === null ? null : Outcome::from((string) $row->outcome),
+                seen: (int) $row->seen,
+                seenAt: (int) $row->seen_ms,
+                flagged: (bool) $row->flagged,
+                starred: (bool) $row->starred,
+                inGapBook: (bool) $row->gap_open,
+                note: $question->note,
+                sitting: $question->sitting,
+                position: $question->position,
+            );
+        })->all());
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Http\Form;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Pool;
+
+/** Which of the questions one has met to list. */
+#[
+    OA\Schema(
+        schema: 'MetWanted',
+        required: ['page'],
+        properties: [
+            new OA\Property(property: 'words', type: 'string', nullable: true, description: 'Of question or note.'),
+            new OA\Property(property: 'topic', type: 'string', nullable: true, description: 'Code; null: all.'),
+            new OA\Property(property: 'pool', type: 'string', nullable: true, enum: Pool::class),
+            new OA\Property(property: 'page', type: 'integer', description: 'From 1.'),
+        ],
+    ),
+]
+final class MetRequest extends Form
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'words' => ['nullable', 'string', 'max:200'],
+            'topic' => ['nullable', 'string', 'max:100'],
+            'pool' => ['nullable', 'string', Rule::enum(Pool::class)->except([Pool::NewToMe])],
+            'page' => ['required', 'integer', 'min:1', 'max:10000'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'words.max' => 'A search can have up to 200 letters.',
+            'pool.*' => 'There is no such pool of questions that you have met.',
+            'page.*' => 'There is no such page.',
+        ];
+    }
+
+    /** Without the words: they are looked for in notes too. */
+    public function filters(): Filters
+    {
+        $topic = $this->input('topic');
+        $pool = $this->enum('pool', Pool::class);
+
+        return new Filters(
+            topics: is_string($topic) ? [$topic] : null,
+            pools: $pool === null ? [] : [$pool],
+        );
+    }
+
+    public function words(): string
+    {
+        return $this->input('words') === null ? '' : trim($this->string('words')->value());
+    }
+}

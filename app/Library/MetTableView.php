@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'MetTable')]
+final readonly class MetTableView
+{
+    public function __construct(
+        #[OA\Property(description: 'Comma-separated values with a head line (RFC 4180), UTF-8.')] public string $csv,
+    ) {
+    }
+}
