@@ -42,6 +42,9 @@ final class BareController
         'gaps' => "select s.question_id, s.topic_id, s.gap, s.gap_day, t.value from standings s
             left join question_tags t on t.question_id = s.question_id and t.family = '_reads'
             where s.user_id = :user and s.exam_id = 1 and s.gap is not null order by s.gap_day desc",
+        'library' => "select s.question_id, s.outcome, s.seen_ms from standings s where s.user_id = :user
+            and s.exam_id = 1 and s.question_id in (select rowid from question_texts where question_texts match 'fog')
+            order by s.seen_ms desc",
         'due' => 'select due_day, count(*) from standings where user_id = :user and exam_id = 1
             and due_day is not null group by due_day',
         'tests' => 'select s.*, t.title, t.user_id as maker, t.recipe_id from sittings s

@@ -126,6 +126,14 @@ final class ScaleTrial
             goal: 3,
             goalMs: 50,
         );
+        yield $this->row(
+            what: 'The library by a word, 50,000 answers',
+            visitor: $heavy,
+            ask: [$server->address, 'POST', "{$exam}/library", ['words' => 'fog', 'page' => 1]],
+            statement: 'library',
+            goal: 4,
+            goalMs: 150,
+        );
         $pages = [
             'Today, 50,000 answers' => ["{$exam}/today", null, 5, 100],
             'How far I have come, 50,000 answers' => ["{$exam}/progress", 'answers', 1, 250],

@@ -32,6 +32,7 @@ const Plan = screen(() => import('./features/plan/PlanScreen'));
 const GapBook = screen(() => import('./features/revisit/GapBookScreen'));
 const GapSheet = screen(() => import('./features/revisit/GapSheetScreen'));
 const Revisits = screen(() => import('./features/revisit/RevisitsScreen'));
+const Library = screen(() => import('./features/library/LibraryScreen'));
 const Progress = screen(() => import('./features/progress/ProgressScreen'));
 const Handbook = screen(() => import('./features/handbook/HandbookScreen'));
 const Account = screen(() => import('./features/account/AccountScreen'));
@@ -74,6 +75,7 @@ function Caught() {
               <Route path="/against/:sitting/:other" element={<Against />} />
               <Route path="/gaps" element={<GapBook />} />
               <Route path="/revisits" element={<Revisits />} />
+              <Route path="/library" element={<Library />} />
               <Route path="/plan" element={<Plan />} />
               <Route path="/progress" element={<Progress />} />
               <Route path="/handbook/:exam?/:section?" element={<Handbook />} />

@@ -74,6 +74,7 @@ test('a new person’s first day', async ({ page }) => {
     ['/progress', 'Nothing has been answered yet.'],
     ['/gaps', 'Nothing is in your gap book.'],
     ['/revisits', 'Nothing comes back yet.'],
+    ['/library', 'You have not met a question yet.'],
     ['/plan', 'When is your exam?'],
     ['/tests', 'No tests yet.'],
   ] as const) {
@@ -287,6 +288,7 @@ for (const [size, width, height] of [
       ['/gaps', 'What to read'],
       ['/gaps/sheet', 'Study sheet,'],
       ['/revisits', 'The next four weeks'],
+      ['/library', 'that you have met or marked'],
       ['/plan', 'Days on which you study'],
     ] as const) {
       await page.goto(path);
@@ -299,6 +301,32 @@ for (const [size, width, height] of [
     }
   });
 }
+
+test('what was met is found by a word of one’s own note, with its history', async ({ page }) => {
+  await signInAs(page, 'Bram Holloway');
+  await page.goto('/library?pool=missed');
+  const rows = page.getByRole('main').getByRole('listitem');
+  await page
+    .getByRole('button', { name: /^History of: / })
+    .first()
+    .click();
+  await expect(page.getByRole('link', { name: /: missed$/ }).first()).toBeVisible();
+  await expect(page.getByText(/Still known with \d+/)).toBeVisible();
+  await page.getByRole('button', { name: 'Note', exact: true }).click();
+  await page.getByLabel('Note', { exact: true }).fill('Mind the quagmire');
+  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await expect(page.getByText('Mind the quagmire')).toBeVisible();
+  await page.goto('/library');
+  await page.getByRole('searchbox').fill('quagmire');
+  await expect(page.getByText('1 question like that.')).toBeVisible();
+  await expect(rows).toHaveCount(1);
+  await expectAccessible(page);
+  const table = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'As a table (CSV)' }).click();
+  expect((await table).suggestedFilename()).toMatch(/library\.csv$/);
+  await rows.getByRole('link').first().click();
+  await expect(page.getByText('To take with you')).toBeVisible();
+});
 
 test('the study sheet is printed from what is looked at', async ({ page }) => {
   await signInAs(page, 'Bram Holloway');

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { readMet, writeMet } from '../../resources/js/features/library/libraryFilters';
 import { dueSaid } from '../../resources/js/features/revisit/dueSaid';
 import { causeName, inTheBook, readFilters, writeFilters } from '../../resources/js/features/revisit/gapFilters';
 
@@ -33,5 +34,13 @@ describe('revisits', () => {
     expect(dueSaid({ due: 7, coming: 4, examDate: '2026-05-31' })).toBe(
       '7 are due today; 4 more come back before the exam.',
     );
+  });
+});
+
+describe('the library', () => {
+  it('keeps what is looked for in the address, and reads nothing else from it', () => {
+    const wanted = { words: 'föhn "lee side"', topic: 'wx', pool: 'with_notes' as const, page: 2 };
+    expect(readMet(new URLSearchParams(writeMet(wanted)))).toEqual(wanted);
+    expect(readMet(new URLSearchParams('pool=new&page=x'))).toEqual({ words: null, topic: null, pool: null, page: 1 });
   });
 });

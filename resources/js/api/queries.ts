@@ -101,6 +101,23 @@ export const revisits = (exam: string, wanted: View<'RevisitsWanted'>) =>
     placeholderData: keepPreviousData,
   });
 
+export const library = (exam: string, wanted: View<'MetWanted'>) =>
+  queryOptions({
+    queryKey: ['library', exam, wanted],
+    queryFn: ({ signal }) =>
+      ask(api.POST('/api/exams/{exam}/library', { params: { path: { exam } }, body: wanted, signal })),
+    staleTime: 0,
+    placeholderData: keepPreviousData,
+  });
+
+export const questionHistory = (exam: string, question: number) =>
+  queryOptions({
+    queryKey: ['library', exam, 'history', question],
+    queryFn: () =>
+      ask(api.GET('/api/exams/{exam}/library/{question}', { params: { path: { exam, question: String(question) } } })),
+    staleTime: 0,
+  });
+
 export const plan = (exam: string) =>
   queryOptions({
     queryKey: ['plan', exam],

@@ -10,7 +10,7 @@ import { Loading } from '../../ui/Loading';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
 import { count, MODES as MODE_NAMES } from '../../ui/words';
-import { useExam } from '../today/useExam';
+import { useExam } from '../../api/useExam';
 import { Narrow } from './Narrow';
 import { Picks } from './Picks';
 import { KINDS } from '../question/kindNames';

@@ -9,7 +9,7 @@ import { Loading } from '../../ui/Loading';
 import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { count } from '../../ui/words';
-import { useExam } from '../today/useExam';
+import { useExam } from '../../api/useExam';
 import { KINDS } from '../question/kindNames';
 
 const UNITS: Record<string, string> = { case: 'case', passage: 'passage set', series: 'series' };

@@ -11,7 +11,7 @@ import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { MODES, count, wholePercent } from '../../ui/words';
 import { Tick } from '../../ui/Tick';
-import { useExam } from '../today/useExam';
+import { useExam } from '../../api/useExam';
 import { useBegin } from '../../api/useBegin';
 
 /** What needs no building: rehearsals, papers, series of tests, and what somebody has shared. */

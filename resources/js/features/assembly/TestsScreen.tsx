@@ -14,7 +14,7 @@ import { Table } from '../../ui/Table';
 import { useInAddress } from '../../ui/useInAddress';
 import { useTitle } from '../../ui/useTitle';
 import { MODES, dayTime, wholePercent } from '../../ui/words';
-import { useExam } from '../today/useExam';
+import { useExam } from '../../api/useExam';
 import { Named } from './Recipes';
 import { Tick } from '../../ui/Tick';
 import { useBegin } from '../../api/useBegin';

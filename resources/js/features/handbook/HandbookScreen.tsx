@@ -12,7 +12,7 @@ import { Markdown } from '../../ui/Markdown';
 import { useTitle } from '../../ui/useTitle';
 import { bytes, dayTime } from '../../ui/words';
 import type { KeptHandbook } from '../sitting/packs/handbooks';
-import { useExam } from '../today/useExam';
+import { useExam } from '../../api/useExam';
 import { useKeptHandbooks } from './useKeptHandbooks';
 
 type SectionLink = View<'SectionLink'>;

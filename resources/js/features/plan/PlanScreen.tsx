@@ -10,7 +10,7 @@ import { download, fileName } from '../../ui/download';
 import { useTitle } from '../../ui/useTitle';
 import { ExamDate } from '../today/ExamDate';
 import { ThisWeek } from '../today/ThisWeek';
-import { useExam } from '../today/useExam';
+import { useExam } from '../../api/useExam';
 import { HoursForm } from './HoursForm';
 import { planned } from './planned';
 import { Weeks } from './Weeks';

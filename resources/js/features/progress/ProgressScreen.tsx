@@ -10,7 +10,7 @@ import { Figure } from '../../ui/Figure';
 import { Loading } from '../../ui/Loading';
 import { useTitle } from '../../ui/useTitle';
 import { count, percent } from '../../ui/words';
-import { useExam } from '../today/useExam';
+import { useExam } from '../../api/useExam';
 import { Bests } from './Bests';
 import { Calendar } from './Calendar';
 import { CohortFigure } from './CohortFigure';

@@ -13,7 +13,7 @@ import { Segments } from '../../ui/Segments';
 import { useInAddress } from '../../ui/useInAddress';
 import { useTitle } from '../../ui/useTitle';
 import { count } from '../../ui/words';
-import { useExam } from '../today/useExam';
+import { useExam } from '../../api/useExam';
 import { causeName, inTheBook, readFilters, writeFilters, type Wanted } from './gapFilters';
 import { GapRow } from './GapRow';
 

@@ -9,7 +9,7 @@ import { Markdown } from '../../ui/Markdown';
 import { plainDate, weekday } from '../../ui/dates';
 import { useTitle } from '../../ui/useTitle';
 import { count } from '../../ui/words';
-import { useExam } from '../today/useExam';
+import { useExam } from '../../api/useExam';
 import { causeName, inTheBook, readFilters, type Gap } from './gapFilters';
 
 /** The gap book on paper: by topic, with what to read, one’s notes, and room to write. */

@@ -16,7 +16,7 @@ import { Segments } from '../../ui/Segments';
 import { weekday } from '../../ui/dates';
 import { useTitle } from '../../ui/useTitle';
 import { count, percent } from '../../ui/words';
-import { useExam } from '../today/useExam';
+import { useExam } from '../../api/useExam';
 import { dueSaid } from './dueSaid';
 
 type Revisits = View<'Revisits'>;

@@ -18,7 +18,7 @@ import { ExamDate } from './ExamDate';
 import { QuickStarts } from './QuickStarts';
 import { Steps } from './Steps';
 import { ThisWeek } from './ThisWeek';
-import { useExam } from './useExam';
+import { useExam } from '../../api/useExam';
 
 export function Component() {
   useTitle('Today');

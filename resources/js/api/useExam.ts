@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { exams } from '../../api/queries';
+import { exams } from './queries';
 
 const KEY = 'uplandia.exam';
 

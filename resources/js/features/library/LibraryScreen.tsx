@@ -1,0 +1,261 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { ChevronDown, ChevronRight, Flag, NotebookPen, Star } from 'lucide-react';
+import { useDeferredValue, useId, useState } from 'react';
+import { Link } from 'react-router';
+import { api, ask, type View } from '../../api/client';
+import { builder, library, questionHistory } from '../../api/queries';
+import { useExam } from '../../api/useExam';
+import { Button, ButtonLink } from '../../ui/Button';
+import { Empty } from '../../ui/Empty';
+import { Failure } from '../../ui/Failure';
+import { Loading } from '../../ui/Loading';
+import { OutcomeMark, OUTCOMES } from '../../ui/Outcome';
+import { Pages } from '../../ui/Pages';
+import { plainDate } from '../../ui/dates';
+import { download, fileName } from '../../ui/download';
+import { useInAddress } from '../../ui/useInAddress';
+import { useTitle } from '../../ui/useTitle';
+import { count, dayTime, duration, MODES, percent } from '../../ui/words';
+import { POOLS, readMet, writeMet, type Wanted } from './libraryFilters';
+import { StarAndNote } from './StarAndNote';
+
+/** All that one has met, found again. */
+export function Component() {
+  useTitle('Library');
+  const choice = useExam();
+  if (choice.isPending) return <Loading />;
+  if (choice.error) return <Failure error={choice.error} retry={choice.retry} />;
+  if (!choice.exam) return <Empty title="No exam has been set up here yet." />;
+  return <Met key={choice.exam} exam={choice.exam} />;
+}
+
+function Met({ exam }: { exam: string }) {
+  const [wanted, choose] = useInAddress(readMet, writeMet);
+  const want = (part: Partial<Wanted>) => choose({ ...wanted, page: 1, ...part });
+  const page = useQuery(library(exam, useDeferredValue(wanted)));
+  if (page.isPending) return <Loading what="Looking through what you have met" />;
+  if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  const all = page.data;
+  const narrowed = Boolean(wanted.words ?? wanted.topic ?? wanted.pool);
+  return (
+    <div className="grid gap-4">
+      <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
+        <div>
+          <p className="text-base-content/75">{all.examName}</p>
+          <h1 className="text-2xl font-bold">Library</h1>
+          <p className="text-lg">
+            {count(all.total, 'question')} {narrowed ? 'like that' : 'that you have met or marked'}.
+          </p>
+        </div>
+        {all.total > 0 && <Table exam={exam} wanted={wanted} name={all.examName} />}
+      </div>
+      <Filters exam={exam} wanted={wanted} want={want} />
+      {all.met.length === 0 ? (
+        narrowed ? (
+          <Empty title="No question you have met is like that.">
+            <Button onClick={() => choose({ page: 1 })}>Show all of them</Button>
+          </Empty>
+        ) : (
+          <Empty title="You have not met a question yet.">
+            <p>What you answer is found here again, with its whole history and your notes.</p>
+            <ButtonLink to="/" weight="main">
+              Answer some questions
+            </ButtonLink>
+          </Empty>
+        )
+      ) : (
+        <ul className="border-b border-base-300">
+          {all.met.map((one) => (
+            <Row key={one.question} exam={exam} one={one} />
+          ))}
+        </ul>
+      )}
+      <Pages of={all} what={count(all.total, 'question')} onPage={(one) => choose({ ...wanted, page: one })} />
+    </div>
+  );
+}
+
+function Filters(props: { exam: string; wanted: Wanted; want: (part: Partial<Wanted>) => void }) {
+  const { exam, wanted, want } = props;
+  const topics = useQuery(builder(exam));
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+      <input
+        type="search"
+        aria-label="Find words of a question, or of your note on it"
+        placeholder="Words of a question or a note"
+        value={wanted.words ?? ''}
+        maxLength={200}
+        onChange={(event) => want({ words: event.target.value || null })}
+        className="input w-72 border-base-content/50 text-base pointer-fine:h-9"
+      />
+      <Select
+        label="any topic"
+        value={wanted.topic}
+        of={(topics.data?.topics ?? []).map(({ code, name }) => [code, name])}
+        onChange={(topic) => want({ topic })}
+      />
+      <Select
+        label="any pool"
+        value={wanted.pool}
+        of={Object.entries(POOLS)}
+        onChange={(pool) => want({ pool: (pool ?? null) as NonNullable<Wanted['pool']> | null })}
+      />
+    </div>
+  );
+}
+
+function Select(props: {
+  label: string;
+  value: string | null | undefined;
+  of: [string, string][];
+  onChange: (value: string | null) => void;
+}) {
+  return (
+    <select
+      aria-label={props.label}
+      value={props.value ?? ''}
+      onChange={(event) => props.onChange(event.target.value === '' ? null : event.target.value)}
+      className="select w-52 border-base-content/50 text-base pointer-fine:h-9"
+    >
+      <option value="">{props.label}</option>
+      {props.of.map(([value, name]) => (
+        <option key={value} value={value}>
+          {name}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+function Table({ exam, wanted, name }: { exam: string; wanted: Wanted; name: string }) {
+  const taking = useMutation({
+    mutationFn: async () => {
+      const { csv } = await ask(
+        api.POST('/api/exams/{exam}/library/table', { params: { path: { exam } }, body: wanted }),
+      );
+      download(fileName(`${name} library`, 'csv'), 'text/csv;charset=utf-8', csv);
+    },
+  });
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      <Button small busy={taking.isPending} onClick={() => taking.mutate()}>
+        As a table (CSV)
+      </Button>
+      {taking.isError && (
+        <p role="alert" className="text-error">
+          {taking.error.message}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Row({ exam, one }: { exam: string; one: View<'Met'> }) {
+  const [open, setOpen] = useState(false);
+  const id = useId();
+  const Arrow = open ? ChevronDown : ChevronRight;
+  return (
+    <li className="border-t border-base-300 py-1">
+      <div className="grid grid-cols-[1.5rem_minmax(0,1fr)_auto] items-center gap-x-2">
+        <span title={one.outcome ? OUTCOMES[one.outcome] : 'Only marked'}>
+          {one.outcome && <OutcomeMark outcome={one.outcome} />}
+          <span className="sr-only">{one.outcome ? OUTCOMES[one.outcome] : 'Only marked'}</span>
+        </span>
+        {one.sitting === null ? (
+          <span className="truncate" title={one.excerpt}>
+            {one.excerpt}
+          </span>
+        ) : (
+          <Link
+            to={`/review/${one.sitting}/${(one.position ?? 0) + 1}?show=all`}
+            className="flex min-h-11 min-w-0 items-center underline-offset-4 hover:underline pointer-fine:min-h-7"
+          >
+            <span className="truncate" title={one.excerpt}>
+              {one.excerpt}
+            </span>
+          </Link>
+        )}
+        <button
+          type="button"
+          aria-expanded={open}
+          aria-controls={id}
+          aria-label={`History of: ${one.excerpt}`}
+          onClick={() => setOpen(!open)}
+          className="flex min-h-11 min-w-11 cursor-pointer items-center justify-center pointer-fine:min-h-8"
+        >
+          <Arrow aria-hidden="true" className="size-4" />
+        </button>
+      </div>
+      <p className="flex flex-wrap items-center gap-x-3 pl-8 text-sm text-base-content/75">
+        <span>
+          {one.topic}, {one.subtopic}
+          {one.seen > 0 && `; met ${one.seen === 1 ? 'once' : count(one.seen, 'time')}, last on ${dayTime(one.seenAt)}`}
+        </span>
+        {one.inGapBook && <span>in the gap book</span>}
+        {one.flagged && <Mark Icon={Flag} words="flagged" />}
+        {one.starred && <Mark Icon={Star} words="starred" />}
+        {one.note !== '' && <Mark Icon={NotebookPen} words="note" />}
+      </p>
+      {one.note !== '' && !open && (
+        <p className="ml-8 line-clamp-2 border-l-4 border-accent pl-2 text-sm whitespace-pre-wrap">{one.note}</p>
+      )}
+      {open && (
+        <div id={id} className="mt-1 ml-8 grid gap-2 border-l-2 border-base-300 pl-3">
+          <History exam={exam} question={one.question} />
+          {one.sitting !== null && <StarAndNote sitting={one.sitting} position={one.position ?? 0} />}
+        </div>
+      )}
+    </li>
+  );
+}
+
+function Mark({ Icon, words }: { Icon: typeof Flag; words: string }) {
+  return (
+    <span className="inline-flex items-center gap-1">
+      <Icon aria-hidden="true" className="size-3.5" /> {words}
+    </span>
+  );
+}
+
+function History({ exam, question }: { exam: string; question: number }) {
+  const page = useQuery(questionHistory(exam, question));
+  if (page.isPending) return <Loading what="Looking back" />;
+  if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  const { encounters, highlights, due, recall } = page.data;
+  return (
+    <>
+      <ul>
+        {encounters.map((one) => (
+          <li key={`${one.sitting} ${one.position}`} className="flex flex-wrap items-center gap-x-3 text-sm">
+            <OutcomeMark outcome={one.outcome} size={16} />
+            <Link
+              to={`/review/${one.sitting}/${one.position + 1}?show=all`}
+              className="inline-flex min-h-11 items-center text-primary underline underline-offset-4 pointer-fine:min-h-7"
+            >
+              {dayTime(one.at)}: {OUTCOMES[one.outcome].toLowerCase()}
+            </Link>
+            <span className="text-base-content/75">
+              {one.title}, {MODES[one.mode].toLowerCase()}, {duration(one.activeMs)}
+              {one.sureness && `, ${one.sureness}`}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {highlights.length > 0 && (
+        <p className="text-sm">
+          You marked:{' '}
+          {highlights.map((one, i) => (
+            <q key={i} className="mr-2">
+              {one.quote}
+            </q>
+          ))}
+        </p>
+      )}
+      <p className="text-sm text-base-content/75">
+        {recall === null ? 'Nothing of it is marked yet.' : `Still known with ${percent(recall)}.`}{' '}
+        {due ? `It comes back on ${plainDate(due)}.` : recall !== null && 'It does not come back.'}
+      </p>
+    </>
+  );
+}

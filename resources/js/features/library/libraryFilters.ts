@@ -1,0 +1,38 @@
+import type { View } from '../../api/client';
+
+export type Wanted = View<'MetWanted'>;
+type Pool = NonNullable<Wanted['pool']>;
+
+/** The pools of what was met, in the candidate’s words. */
+export const POOLS: Record<Exclude<Pool, 'new'>, string> = {
+  got_it: 'Got it',
+  partly: 'Partly',
+  missed: 'Missed',
+  left_blank: 'Left blank',
+  to_be_marked: 'To be marked',
+  flagged: 'Flagged',
+  starred: 'Starred',
+  with_notes: 'With notes',
+  false_footing: 'False footing',
+  in_gap_book: 'In my gap book',
+  due: 'Due to revisit',
+};
+
+export function readMet(search: URLSearchParams): Wanted {
+  const pool = search.get('pool');
+  return {
+    words: search.get('words'),
+    topic: search.get('topic'),
+    pool: pool !== null && Object.hasOwn(POOLS, pool) ? (pool as Pool) : null,
+    page: Math.max(1, Math.trunc(Number(search.get('page') ?? 1)) || 1),
+  };
+}
+
+export function writeMet({ words, topic, pool, page }: Wanted): [string, string][] {
+  return [
+    ['words', words ?? ''],
+    ['topic', topic ?? ''],
+    ['pool', pool ?? ''],
+    ['page', page === 1 ? '' : String(page)],
+  ];
+}
