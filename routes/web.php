@@ -12,6 +12,7 @@ use App\Cohort\CohortController;
 use App\Handbook\HandbookController;
 use App\Library\LibraryController;
 use App\Library\MetController;
+use App\Library\SectionController;
 use App\Media\MediaController;
 use App\Plan\PlanController;
 use App\Progress\AdaptiveController;
@@ -94,7 +95,10 @@ Route::prefix('api')->group(function (): void {
         Route::get('exams/{exam}/builder', [BuilderController::class, 'show']);
         Route::get('exams/{exam}/handbook', [HandbookController::class, 'index']);
         Route::get('exams/{exam}/handbook-pages', [HandbookController::class, 'whole']);
+        Route::post('exams/{exam}/handbook-search', [HandbookController::class, 'search']);
         Route::get('exams/{exam}/handbook/{section}', [HandbookController::class, 'show']);
+        Route::get('exams/{exam}/handbook/{section}/questions', [SectionController::class, 'show']);
+        Route::post('exams/{exam}/handbook/{section}/quiz', [SectionController::class, 'quiz']);
         Route::post('exams/{exam}/count', [BuilderController::class, 'count']);
         Route::get('exams/{exam}/recipes', [RecipeController::class, 'index']);
         Route::post('exams/{exam}/recipes', [RecipeController::class, 'store']);

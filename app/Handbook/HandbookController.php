@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace App\Handbook;
 
 use App\Http\Contract\Get;
+use App\Http\Contract\Post;
 use App\Http\Refusal;
 use App\Question\Exam;
+use App\Question\PlainExcerpt;
 use Illuminate\Http\JsonResponse;
+use Uplandia\Core\Assembly\SearchText;
+use Uplandia\Core\Assembly\TextHits;
 
 final class HandbookController
 {
@@ -54,6 +58,33 @@ final class HandbookController
                 ),
             ),
         );
+    }
+
+    #[
+        Post(
+            '/api/exams/{exam}/handbook-search',
+            'Find something in the handbook',
+            takes: HandbookSearchRequest::class,
+            returns: HandbookHitsView::class,
+        ),
+    ]
+    public function search(HandbookSearchRequest $request, Exam $exam): JsonResponse
+    {
+        $hits = new TextHits(SearchText::of($request->string('words')->value()));
+        $found = [];
+        foreach (HandbookSection::query()->where('exam_id', $exam->id)->orderBy('position')->get() as $section) {
+            $text = PlainExcerpt::of($section->body, PHP_INT_MAX);
+            if ($hits->finds("{$section->title} {$section->chapter} {$text}")) {
+                $found[] = new HandbookHitView(
+                    code: $section->code,
+                    chapter: $section->chapter,
+                    title: $section->title,
+                    excerpt: $hits->around($text),
+                );
+            }
+        }
+
+        return new JsonResponse(new HandbookHitsView($found));
     }
 
     #[Get('/api/exams/{exam}/tables', 'Read the reference tables', returns: ReferenceTablesView::class)]

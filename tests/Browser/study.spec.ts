@@ -328,6 +328,27 @@ test('what was met is found by a word of one’s own note, with its history', as
   await expect(page.getByText('To take with you')).toBeVisible();
 });
 
+test('the handbook is searched, read on where one stopped, and ends in a short quiz', async ({ page }) => {
+  await signInAs(page, 'Bram Holloway');
+  await page.goto('/handbook/upland-guide');
+  await page.getByRole('searchbox', { name: 'Find in the handbook' }).fill('nothing of the sort');
+  await expect(page.getByText('No page has all of these words.')).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Find in the handbook' }).fill('wind chill');
+  await expect(page.getByText(/^Found on \d+ pages?\.$/)).toBeVisible();
+  await expectAccessible(page);
+  const hit = page.getByRole('search').getByRole('link').first();
+  const title = (await hit.textContent()) ?? '';
+  await hit.click();
+  await expect(page.getByRole('heading', { name: title })).toBeVisible();
+  await page.goto('/handbook/upland-guide');
+  await page.getByRole('link', { name: `Go on where you stopped: ${title}` }).click();
+  const asked = page.getByRole('region', { name: 'Questions on this section' });
+  await expect(asked).toContainText('to this section');
+  await asked.getByRole('button', { name: /^A quiz of \d$|^Answer it$/ }).click();
+  await expect(page.getByRole('heading', { name: /^Question 1 of [1-5]/ })).toBeVisible();
+  await dropOpenTests(page, 'upland-guide');
+});
+
 test('the study sheet is printed from what is looked at', async ({ page }) => {
   await signInAs(page, 'Bram Holloway');
   await page.goto('/gaps');

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { asked } from '../../resources/js/features/handbook/asked';
 import { readMet, writeMet } from '../../resources/js/features/library/libraryFilters';
 import { dueSaid } from '../../resources/js/features/revisit/dueSaid';
 import { causeName, inTheBook, readFilters, writeFilters } from '../../resources/js/features/revisit/gapFilters';
@@ -42,5 +43,18 @@ describe('the library', () => {
     const wanted = { words: 'föhn "lee side"', topic: 'wx', pool: 'with_notes' as const, page: 2 };
     expect(readMet(new URLSearchParams(writeMet(wanted)))).toEqual(wanted);
     expect(readMet(new URLSearchParams('pool=new&page=x'))).toEqual({ words: null, topic: null, pool: null, page: 1 });
+  });
+});
+
+describe('a section of the handbook', () => {
+  it('says what is asked on it', () => {
+    expect(asked({ all: 1, seen: 0, right: 0, gaps: 0 })).toBe('1 question refers to this section; it is new to you.');
+    expect(asked({ all: 4, seen: 0, right: 0, gaps: 0 })).toBe(
+      '4 questions refer to this section; all are new to you.',
+    );
+    expect(asked({ all: 4, seen: 3, right: 1, gaps: 2 })).toBe(
+      '4 questions refer to this section; you have met 3, 1 right at the latest look, 2 in your gap book.',
+    );
+    expect(asked({ all: 4, seen: 3, right: 3, gaps: 0 })).toMatch(/latest look\.$/);
   });
 });

@@ -216,6 +216,23 @@ export const handbook = (exam: string) =>
     staleTime: Infinity,
   });
 
+export const handbookHits = (exam: string, words: string) =>
+  queryOptions({
+    queryKey: ['handbook', exam, 'hits', words],
+    queryFn: ({ signal }) =>
+      ask(api.POST('/api/exams/{exam}/handbook-search', { params: { path: { exam } }, body: { words }, signal })),
+    staleTime: Infinity,
+    placeholderData: keepPreviousData,
+  });
+
+export const sectionQuestions = (exam: string, code: string) =>
+  queryOptions({
+    queryKey: ['section', exam, code, 'questions'],
+    queryFn: () =>
+      ask(api.GET('/api/exams/{exam}/handbook/{section}/questions', { params: { path: { exam, section: code } } })),
+    staleTime: 0,
+  });
+
 export const tables = (exam: string) =>
   queryOptions({
     queryKey: ['tables', exam],

@@ -317,6 +317,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/handbook-search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Find something in the handbook */
+        post: operations["findSomethingInTheHandbook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/tables": {
         parameters: {
             query?: never;
@@ -499,6 +516,40 @@ export interface paths {
         get: operations["everyTimeIMetAQuestion"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/handbook/{section}/questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Count the questions on a section */
+        get: operations["countTheQuestionsOnASection"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/handbook/{section}/quiz": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin a short quiz on a section */
+        post: operations["beginAShortQuizOnASection"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2142,6 +2193,22 @@ export interface components {
             examName: string;
             sections: components["schemas"]["SectionLink"][];
         };
+        /** @description A section in which something was found. */
+        HandbookHit: {
+            code: string;
+            chapter: string;
+            title: string;
+            /** @description Around the first hit, without Markdown. */
+            excerpt: string;
+        };
+        HandbookHits: {
+            /** @description In the order of the pages. */
+            hits: components["schemas"]["HandbookHit"][];
+        };
+        HandbookWanted: {
+            /** @description Words, "phrases", start*, -without. */
+            words: string;
+        };
         HandedIn: {
             sitting: string;
             /** @description Event id: why it does not count. */
@@ -3114,6 +3181,15 @@ export interface components {
             code: string;
             chapter: string;
             title: string;
+        };
+        /** @description The questions whose reasons refer to a section of the handbook, as one has met them. */
+        SectionQuestions: {
+            all: number;
+            seen: number;
+            /** @description At the latest look. */
+            right: number;
+            /** @description In the gap book, and not closed. */
+            gaps: number;
         };
         /** @description Fixed tests in an author's order. */
         SeriesOfTests: {
@@ -4385,6 +4461,41 @@ export interface operations {
             };
         };
     };
+    findSomethingInTheHandbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandbookWanted"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandbookHits"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     readTheReferenceTables: {
         parameters: {
             query?: never;
@@ -4768,6 +4879,70 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["History"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    countTheQuestionsOnASection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                section: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SectionQuestions"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginAShortQuizOnASection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                section: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
                 };
             };
             /** @description It could not be done; the message says why. */

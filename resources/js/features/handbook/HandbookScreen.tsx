@@ -13,7 +13,11 @@ import { useTitle } from '../../ui/useTitle';
 import { bytes, dayTime } from '../../ui/words';
 import type { KeptHandbook } from '../sitting/packs/handbooks';
 import { useExam } from '../../api/useExam';
+import { Find } from './Find';
+import { ReadAloud } from './ReadAloud';
+import { SectionQuiz } from './SectionQuiz';
 import { useKeptHandbooks } from './useKeptHandbooks';
+import { useStopped } from './useStopped';
 
 type SectionLink = View<'SectionLink'>;
 
@@ -60,6 +64,8 @@ function Handbook({
   kept: KeptHandbook | undefined;
   away?: boolean;
 }) {
+  const stopped = useStopped(exam, open);
+  const at = sections.find((section) => section.code === stopped);
   const code = open ?? sections[0]?.code ?? '';
   return (
     <div className="grid gap-6">
@@ -70,6 +76,17 @@ function Handbook({
         </div>
         <Along exam={exam} kept={kept} away={away} />
       </div>
+      {!away && <Find exam={exam} />}
+      {!open && at && at.code !== sections[0]?.code && (
+        <p>
+          <Link
+            to={`/handbook/${exam}/${at.code}`}
+            className="inline-flex min-h-11 items-center text-primary underline underline-offset-4 pointer-fine:min-h-7"
+          >
+            Go on where you stopped: {at.title}
+          </Link>
+        </p>
+      )}
       <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-[17rem_1fr]">
         <nav
           aria-label="Contents"
@@ -158,15 +175,16 @@ function Section({
   moved: boolean;
   kept: KeptHandbook | undefined;
 }) {
-  const page = useQuery(sectionQuery(exam, code));
+  const asked = useQuery(sectionQuery(exam, code));
+  const page = useRef<HTMLDivElement>(null);
   const heading = useRef<HTMLHeadingElement>(null);
-  const away = page.error instanceof Unreachable;
-  const data = page.data ?? (away ? kept?.sections.find((one) => one.code === code) : undefined);
+  const away = asked.error instanceof Unreachable;
+  const data = asked.data ?? (away ? kept?.sections.find((one) => one.code === code) : undefined);
   useEffect(() => {
     if (moved && data) heading.current?.focus();
   }, [moved, data]);
-  if (page.isPending) return <Loading what="Turning the page" />;
-  if (!data) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  if (asked.isPending) return <Loading what="Turning the page" />;
+  if (!data) return <Failure error={asked.error} retry={() => void asked.refetch()} />;
   const { chapter, title, body, before, after } = data;
   return (
     <article className="grid gap-5">
@@ -181,7 +199,11 @@ function Section({
           {title}
         </h2>
       </div>
-      <Markdown>{body}</Markdown>
+      <ReadAloud key={code} what={page} title={title} />
+      <div ref={page}>
+        <Markdown>{body}</Markdown>
+      </div>
+      {!away && <SectionQuiz exam={exam} code={code} />}
       <div className="flex flex-wrap gap-3">
         {before && <ButtonLink to={`/handbook/${exam}/${before.code}`}>Back: {before.title}</ButtonLink>}
         {after && <ButtonLink to={`/handbook/${exam}/${after.code}`}>On: {after.title}</ButtonLink>}

@@ -57,7 +57,13 @@ function Columns({ width, topics, cut, onOpen }: Drawn & { width: number }) {
         </g>
       ))}
       {topics.map((topic, i) => (
-        <a key={topic.code} href={`#${topicId(topic.code)}`} tabIndex={-1} onClick={() => onOpen(topic.code)}>
+        <a
+          key={topic.code}
+          href={`#${topicId(topic.code)}`}
+          tabIndex={-1}
+          className="text-base-content! no-underline!"
+          onClick={() => onOpen(topic.code)}
+        >
           <Column topic={topic} x={lefts[i] ?? 0} width={(room * topic.weight) / weight} y={y} cut={cut} id={id} />
         </a>
       ))}

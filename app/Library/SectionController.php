@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Account\User;
+use App\Handbook\HandbookSection;
+use App\Http\Contract\Get;
+use App\Http\Contract\Post;
+use App\Http\Refusal;
+use App\Question\Exam;
+use App\Sitting\BuiltView;
+use App\Sitting\QuickTest;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Database\Query\JoinClause;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Filters;
+
+/** What is asked on a section of the handbook. */
+final readonly class SectionController
+{
+    /** As long as a quiz at the end of a page may be. */
+    private const QUIZ = 5;
+
+    public function __construct(private QuickTest $quick)
+    {
+    }
+
+    #[
+        Get(
+            '/api/exams/{exam}/handbook/{section}/questions',
+            'Count the questions on a section',
+            returns: SectionQuestionsView::class,
+        ),
+    ]
+    public function show(Exam $exam, string $section, #[CurrentUser] User $user): JsonResponse
+    {
+        $this->refuseUnknown($exam, $section);
+        $row = DB::table('question_tags')
+            ->join('questions', 'questions.id', '=', 'question_tags.question_id')
+            ->leftJoin(
+                'standings',
+                fn (JoinClause $join): JoinClause => $join
+                    ->on('standings.question_id', '=', 'questions.id')
+                    ->where('standings.user_id', $user->id),
+            )
+            ->where('family', Filters::READS)
+            ->where('value', $section)
+            ->where('questions.exam_id', $exam->id)
+            ->whereNull('questions.retired_at')
+            ->selectRaw('count(*) as n, count(standings.outcome) as seen')
+            ->selectRaw("coalesce(sum(standings.outcome = 'right'), 0) as ok")
+            ->selectRaw('coalesce(sum(standings.gap_open), 0) as gaps')
+            ->first();
+
+        return new JsonResponse(new SectionQuestionsView(
+            all: (int) $row?->n,
+            seen: (int) $row?->seen,
+            right: (int) $row?->ok,
+            gaps: (int) $row?->gaps,
+        ));
+    }
+
+    #[
+        Post(
+            '/api/exams/{exam}/handbook/{section}/quiz',
+            'Begin a short quiz on a section',
+            returns: BuiltView::class,
+            status: 201,
+        ),
+    ]
+    public function quiz(Exam $exam, string $section, #[CurrentUser] User $user): JsonResponse
+    {
+        $title = $this->refuseUnknown($exam, $section);
+        $sitting = $this->quick->begin(
+            exam: $exam,
+            user: $user,
+            filters: new Filters(tags: [Filters::READS => [$section]]),
+            most: self::QUIZ,
+            name: mb_strimwidth("Quiz: {$title}", 0, 120, '…'),
+        ) ?? throw Refusal::unmet(
+            'too_few',
+            'There is nothing to ask on this section, or it is in a test whose clock runs.',
+        );
+
+        return new JsonResponse(new BuiltView($sitting->id), 201);
+    }
+
+    /**
+     * @return string its title
+     *
+     * @throws Refusal when the handbook has no such section
+     */
+    private function refuseUnknown(Exam $exam, string $section): string
+    {
+        $title = HandbookSection::query()->where('exam_id', $exam->id)->where('code', $section)->value('title');
+
+        return is_string($title) ? $title : throw Refusal::notFound();
+    }
+}
