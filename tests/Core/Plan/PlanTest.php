@@ -134,6 +134,39 @@ final class PlanTest extends TestCase
         self::assertSame([108, 54, 18], $plan->weeks[0]->weak);
     }
 
+    public function test_all_is_seen_two_weeks_before_an_exam_on_any_day_of_the_week(): void
+    {
+        // The exam is on a Tuesday, so the Monday fifteen days before it still counts: one day of the fifth week.
+        $plan = Plan::of(
+            today: self::MONDAY,
+            examDay: self::MONDAY + 43,
+            hours: self::hours(10.0),
+            topics: self::topics(20),
+            due: [],
+            rehearsal: null,
+        );
+        self::assertSame(
+            [15, 15, 14, 14, 2, 0, 0],
+            array_map(fn (Week $week): int => array_sum($week->new), $plan->weeks),
+        );
+    }
+
+    public function test_nothing_is_planned_of_a_topic_without_questions(): void
+    {
+        $plan = Plan::of(
+            today: self::MONDAY,
+            examDay: self::MONDAY + 7,
+            hours: self::hours(),
+            topics: [
+                new Topic(weight: '50', unseen: 0, bank: 0, stake: 5.0),
+                new Topic(weight: '50', unseen: 0, bank: 9, stake: 1.0),
+            ],
+            due: [],
+            rehearsal: null,
+        );
+        self::assertSame([0, 100], $plan->weeks[0]->weak);
+    }
+
     public function test_what_does_not_fit_is_named(): void
     {
         $plan = Plan::of(

@@ -53,8 +53,11 @@ final class MetTest extends TestCase
                 $row->position === 2 ? null : $sitting,
             ], [$one['outcome'], $one['seen'], $one['starred'], $one['inGapBook'], $one['note'], $one['sitting']]);
         }
-        // A star that is taken back leaves nothing.
+        $this->putJson("/api/sittings/{$sitting}/questions/2/note", ['note' => 'Ask about it']);
         $this->putJson("/api/sittings/{$sitting}/questions/2/star", ['on' => false]);
+        $this->library()->assertJsonPath('total', 3);
+        // What is taken back leaves nothing.
+        $this->putJson("/api/sittings/{$sitting}/questions/2/note", ['note' => '']);
         $this->library()->assertJsonPath('total', 2);
     }
 
@@ -104,8 +107,9 @@ final class MetTest extends TestCase
         self::assertEqualsWithDelta(1.0, $history['recall'], 1e-9);
         // What is open still is told when it is handed in.
         $this->built = (string) $this->postJson("/api/sittings/{$first}/again", ['how' => 'same'])->json('sitting');
-        $this->open($this->built);
-        $this->getJson("/api/exams/small-hills/library/{$question}")->assertJsonCount(2, 'encounters');
+        DB::table('sittings')->where('id', $this->built)->update(['mode' => 'tutor']);
+        DB::table('outcomes')->where('sitting_id', $second)->update(['sitting_id' => $this->built]);
+        $this->getJson("/api/exams/small-hills/library/{$question}")->assertJsonCount(1, 'encounters');
 
         $this->getJson('/api/exams/small-hills/library/987654')->assertNotFound();
         $this->flushSession();

@@ -30,6 +30,13 @@ final class SectionTest extends TestCase
         DB::table('questions')->whereIn('id', DB::table('outcomes')->where('position', 0)->select('question_id'))
             ->update(['retired_at' => '2026-01-01']);
         $this->getJson($path)->assertExactJson(['all' => 11, 'seen' => 3, 'right' => 1, 'gaps' => 1]);
+        // Another exam may have a section of the same name.
+        DB::table('exams')->insert([
+            'slug' => 'else', 'name' => 'Else', 'summary' => 'x', 'rules' => '{}', 'position' => 9,
+        ]);
+        DB::table('questions')->whereNotIn('id', DB::table('outcomes')->select('question_id'))->limit(1)
+            ->update(['exam_id' => DB::table('exams')->where('slug', 'else')->value('id')]);
+        $this->getJson($path)->assertJsonPath('all', 10);
         $this->getJson('/api/exams/small-hills/handbook/other/questions')->assertJsonPath('all', 0);
         $this->getJson('/api/exams/small-hills/handbook/nowhere/questions')->assertNotFound();
         // What others have met is theirs.

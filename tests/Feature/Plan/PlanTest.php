@@ -145,16 +145,24 @@ final class PlanTest extends TestCase
             ->update(['of_exam' => true]);
         self::assertSame([5, 1], [$week()['answered'], $week()['rehearsed']]);
 
-        // Next week is planned anew, and nothing of this one counts.
+        // Next week is planned anew, and nothing of this one counts, not even what was answered late on Sunday.
+        $this->travelTo(Carbon::parse('2026-06-07 18:00:00'));
+        $this->open($tutor, take: true);
+        $this->send($tutor, [['id' => 'on', 'seq' => 14, 'kind' => 'resumed'],
+            $this->answer(1, $this->option($opened, 1, true), 15),
+            ['id' => 'c2', 'seq' => 16, 'kind' => 'checked', 'position' => 1]])->assertJsonPath('refused', []);
+        self::assertSame(6, $week()['answered']);
         $this->travelTo(Carbon::parse('2026-06-07 18:30:00'));
         self::assertSame(['2026-06-08', 0, 0, 0], [
             $week()['from'], $week()['answered'], $week()['spentMs'], $week()['rehearsed'],
         ]);
         self::assertSame(2, DB::table('plan_weeks')->count());
+        $this->sit('r', ['mode' => 'untimed']);
+        self::assertSame([1, 20_000], [$week()['answered'], $week()['spentMs']]);
         // With other hours what is left is planned anew.
         $before = $week()['questions'];
         $this->hours(['hoursWeek' => 3])->assertNoContent();
-        self::assertSame(2 * $before, $week()['questions']);
+        self::assertSame(1 + 2 * $before, $week()['questions']);
     }
 
     public function test_a_week_that_was_not_done_is_spread_over_what_is_left(): void
