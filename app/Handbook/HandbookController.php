@@ -73,7 +73,7 @@ final class HandbookController
         $hits = new TextHits(SearchText::of($request->string('words')->value()));
         $found = [];
         foreach (HandbookSection::query()->where('exam_id', $exam->id)->orderBy('position')->get() as $section) {
-            $text = PlainExcerpt::of($section->body, PHP_INT_MAX);
+            $text = PlainExcerpt::whole($section->body);
             if ($hits->finds("{$section->title} {$section->chapter} {$text}")) {
                 $found[] = new HandbookHitView(
                     code: $section->code,

@@ -13,12 +13,26 @@ final class PlainExcerpt
 
     private const SIGNS = '/[*_`>#|]|\$/';
 
+    /** The line between the head of a table and its rows. */
+    private const RULES = '/^\s*\|?[\s:|-]*--[\s:|-]*$/m';
+
+    private const ROWS = '/^\s*\|.*$/m';
+
+    /** Its beginning, in so many letters. A table tells nothing in one line, unless there is nothing else. */
     public static function of(string $markdown, int $letters = self::LETTERS): string
     {
-        $text = (string) preg_replace('/\[\[\w+\]\]/', '…', $markdown);
-        $text = (string) preg_replace([self::PICTURES, self::SIGNS], '', $text);
-        $text = trim((string) preg_replace('/\s+/', ' ', $text));
+        $text = self::whole((string) preg_replace(self::ROWS, '', $markdown));
+        $text = $text === '' ? self::whole($markdown) : $text;
 
         return mb_strlen($text) <= $letters ? $text : rtrim(mb_substr($text, 0, $letters)).'…';
+    }
+
+    /** All of it in one line, tables too. */
+    public static function whole(string $markdown): string
+    {
+        $text = (string) preg_replace('/\[\[\w+\]\]/', '…', $markdown);
+        $text = (string) preg_replace([self::PICTURES, self::RULES, self::SIGNS], '', $text);
+
+        return trim((string) preg_replace('/\s+/', ' ', $text));
     }
 }
