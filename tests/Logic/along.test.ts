@@ -30,6 +30,16 @@ test.each(['', '{', '5', '[[1],"x",[1,2,3],["a",2]]'])('what cannot be read of s
   expect(new Spells(shelf, 'k').all).toEqual([]);
 });
 
+test('a spell never ends before it began, however the server’s clock is estimated', () => {
+  const spells = new Spells(new Shelf(), 'k');
+  spells.ran(1000.6, 1000.2);
+  spells.ran(2000, 1500);
+  expect(spells.all).toEqual([
+    [1001, 1001],
+    [2000, 2000],
+  ]);
+});
+
 test('spells do not grow for ever, and a full device loses none of this page', () => {
   const shelf = new Shelf();
   const spells = new Spells(shelf, 'k');

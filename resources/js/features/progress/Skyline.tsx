@@ -28,6 +28,10 @@ export function Skyline({ topics, cut, onOpen }: Drawn) {
 
 function Columns({ width, topics, cut, onOpen }: Drawn & { width: number }) {
   const id = useId();
+  const show = (code: string) => {
+    onOpen(code);
+    document.getElementById(topicId(code))?.scrollIntoView({ block: 'nearest' });
+  };
   const y = scaleLinear([0, 1], [HEIGHT - EDGE.bottom, EDGE.top]);
   const weight = topics.reduce((sum, topic) => sum + topic.weight, 0) || 1;
   const room = Math.max(0, width - EDGE.right - GAP * (topics.length - 1));
@@ -57,15 +61,10 @@ function Columns({ width, topics, cut, onOpen }: Drawn & { width: number }) {
         </g>
       ))}
       {topics.map((topic, i) => (
-        <a
-          key={topic.code}
-          href={`#${topicId(topic.code)}`}
-          tabIndex={-1}
-          className="text-base-content! no-underline!"
-          onClick={() => onOpen(topic.code)}
-        >
+        // For whoever points: the rows below open by keyboard too, and are what is read aloud.
+        <g key={topic.code} className="cursor-pointer" onClick={() => show(topic.code)}>
           <Column topic={topic} x={lefts[i] ?? 0} width={(room * topic.weight) / weight} y={y} cut={cut} id={id} />
-        </a>
+        </g>
       ))}
       <line
         x1="0"

@@ -31,7 +31,8 @@ export class Spells {
   }
 
   get all(): Spell[] {
-    return this.earlier.map(([from, until]) => [Math.round(from), Math.round(until)]);
+    // The server's clock is an estimate here, and a later estimate may lie a little before an earlier one.
+    return this.earlier.map(([from, until]) => [Math.round(from), Math.round(Math.max(from, until))]);
   }
 }
 
