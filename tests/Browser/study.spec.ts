@@ -56,7 +56,10 @@ async function answerAll(page: Page, questions: number, keys: Map<string, string
     );
     const asked = letters(await page.getByRole('article', { name: /^Question/ }).innerText());
     const key = [...keys].find(([stem]) => asked.includes(stem))?.[1];
-    const place = names.findIndex((name) => (key !== undefined && letters(name).endsWith(key)) === rightly);
+    // Of "5 min" and "15 min" the shorter is the one that is meant.
+    const ending = names.map(letters).filter((name) => key !== undefined && name.endsWith(key));
+    const meant = ending.sort((one, other) => one.length - other.length)[0];
+    const place = names.findIndex((name) => (letters(name) === meant) === rightly);
     await options[Math.max(0, place)]?.check();
     await page.getByRole('radio', { name: 'Sure', exact: true }).check();
     await page.getByRole('button', { name: 'Check', exact: true }).click();
