@@ -152,18 +152,18 @@ test('a week: a plan, a miss with its cause and its page, a drill, revisits, a g
   expect((await calendar).suggestedFilename()).toMatch(/\.ics$/);
 
   // Misses.
-  await begin(page, { mode: 'Tutor', questions: 2 });
-  await answerAll(page, 2, new Map(), true);
+  await begin(page, { mode: 'Tutor', questions: 3 });
+  await answerAll(page, 3, new Map(), true);
   const first = /result\/(\w+)/.exec(page.url())?.[1] ?? '';
   const keys = await keysOf(page, first);
-  await begin(page, { mode: 'Tutor', questions: 2 });
-  await answerAll(page, 2, new Map(), true);
+  await begin(page, { mode: 'Tutor', questions: 3 });
+  await answerAll(page, 3, new Map(), true);
   for (const [stem, key] of await keysOf(page, /result\/(\w+)/.exec(page.url())?.[1] ?? '')) keys.set(stem, key);
   await page.goto('/');
-  await expect(page.getByText(/4 of \d+ questions/)).toBeVisible();
+  await expect(page.getByText(/6 of \d+ questions/)).toBeVisible();
   await page.getByRole('link', { name: 'Study' }).click();
   const rows = page.getByRole('region', { name: 'Gaps' }).getByRole('listitem');
-  // Four guesses of the first option: hardly all of them right.
+  // Six guesses of the first option: hardly all of them right.
   await expect(rows.first()).toBeVisible();
 
   // A cause, and the page to read.
