@@ -79,10 +79,8 @@ final readonly class SectionController
             user: $user,
             filters: new Filters(tags: [Filters::READS => [$section]]),
             most: self::QUIZ,
+            otherwise: 'There is nothing to ask on this section, or it is in a test whose clock runs.',
             name: mb_strimwidth("Quiz: {$title}", 0, 120, '…'),
-        ) ?? throw Refusal::unmet(
-            'too_few',
-            'There is nothing to ask on this section, or it is in a test whose clock runs.',
         );
 
         return new JsonResponse(new BuiltView($sitting->id), 201);

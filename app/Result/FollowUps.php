@@ -4,19 +4,15 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use App\Assembly\Planner;
-use App\Assembly\TestBuilder;
 use App\Http\Refusal;
 use App\Question\Exam;
 use App\Question\Syllabus;
+use App\Sitting\QuickTest;
 use App\Sitting\Sitting;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
-use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Filters;
-use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Pool;
-use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Result\Breakdown;
 use Uplandia\Core\Result\FollowUp;
 use Uplandia\Core\Result\Group;
@@ -27,8 +23,7 @@ use Uplandia\Core\Shown;
 final readonly class FollowUps
 {
     public function __construct(
-        private Planner $planner,
-        private TestBuilder $builder,
+        private QuickTest $quick,
         private SatQuestions $questions,
     ) {
     }
@@ -41,11 +36,14 @@ final readonly class FollowUps
     {
         $syllabus = Syllabus::of($sitting->test->exam);
         $about = self::about($sitting->test->exam, $syllabus, $results);
-        $recipe = $this->recipe($sitting, $syllabus, $about);
+        $count = $this->quick->count(
+            exam: $sitting->test->exam,
+            user: $sitting->user,
+            filters: self::filters($about),
+            most: FollowUp::QUESTIONS,
+        );
 
-        return $recipe === null
-            ? null
-            : new FollowUpView($recipe->count, self::sentence($recipe->count, $about, $syllabus));
+        return $count < 1 ? null : new FollowUpView($count, self::sentence($count, $about, $syllabus));
     }
 
     /** @throws Refusal when there is nothing to ask any more */
@@ -58,15 +56,13 @@ final readonly class FollowUps
         $exam = $sitting->test->exam;
         $syllabus = Syllabus::of($exam);
         $results = array_column($this->questions->of($sitting), 'result');
-        $recipe =
-            $this->recipe($sitting, $syllabus, self::about($exam, $syllabus, $results)) ??
-            throw Refusal::unmet('too_few', 'There is nothing left to ask on what this test showed. Build another test.');
 
-        return DB::transaction(
-            fn (): Sitting => Sitting::ready(
-                $this->builder->build(exam: $exam, user: $sitting->user, recipe: $recipe),
-                $sitting->user,
-            ),
+        return $this->quick->begin(
+            exam: $exam,
+            user: $sitting->user,
+            filters: self::filters(self::about($exam, $syllabus, $results)),
+            most: FollowUp::QUESTIONS,
+            otherwise: 'There is nothing left to ask on what this test showed. Build another test.',
         );
     }
 
@@ -83,25 +79,14 @@ final readonly class FollowUps
         return FollowUp::of($byCode);
     }
 
-    private function recipe(Sitting $sitting, Syllabus $syllabus, ?FollowUp $about): ?Recipe
+    private static function filters(?FollowUp $about): Filters
     {
-        $filters =
-            $about === null
-                ? new Filters(pools: [Pool::NewToMe])
-                : new Filters(
-                    topics: $about->topics,
-                    pools: [Pool::NewToMe, Pool::Missed, Pool::Partly, Pool::LeftBlank],
-                );
-        $recipe = fn (int $count): Recipe => new Recipe(filters: $filters, count: $count, mode: Mode::Tutor);
-        $plan = $this->planner->plan(
-            exam: $sitting->test->exam,
-            user: $sitting->user,
-            recipe: $recipe(FollowUp::QUESTIONS),
-            syllabus: $syllabus,
-        );
-        $count = $plan->nearest(FollowUp::QUESTIONS);
-
-        return $count < 1 ? null : $recipe($count);
+        return $about === null
+            ? new Filters(pools: [Pool::NewToMe])
+            : new Filters(
+                topics: $about->topics,
+                pools: [Pool::NewToMe, Pool::Missed, Pool::Partly, Pool::LeftBlank],
+            );
     }
 
     /** Whole from ten on: nobody asks for the hundredth of many marks. */

@@ -6,7 +6,6 @@ namespace App\Revisit;
 
 use App\Account\User;
 use App\Http\Contract\Post;
-use App\Http\Refusal;
 use App\Question\Exam;
 use App\Sitting\BuiltView;
 use App\Sitting\QuickTest;
@@ -65,19 +64,16 @@ final readonly class GapBookController
     public function drill(GapsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $questions = array_slice($this->gaps->questions($exam, $user, $request->wanted()), 0, self::DRILL);
-        $sitting = $questions === []
-            ? null
-            : $this->quick->begin(
-                exam: $exam,
-                user: $user,
-                filters: new Filters(only: $questions),
-                most: count($questions),
-                name: 'From my gap book · '.count($questions),
-            );
+        $sitting = $this->quick->begin(
+            exam: $exam,
+            user: $user,
+            filters: new Filters(only: $questions),
+            most: count($questions),
+            otherwise: 'There is nothing to drill: no such gap, or its questions are asked no more or in a test whose '.
+                'clock runs.',
+            name: 'From my gap book · '.count($questions),
+        );
 
-        return new JsonResponse(new BuiltView($sitting->id ?? throw Refusal::unmet(
-            'too_few',
-            'There is nothing to drill: no such gap, or its questions are asked no more or in a test whose clock runs.',
-        )), 201);
+        return new JsonResponse(new BuiltView($sitting->id), 201);
     }
 }

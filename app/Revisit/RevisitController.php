@@ -53,20 +53,16 @@ final readonly class RevisitController
     public function begin(SessionRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $due = $this->reader->due($exam, $user, $request->integer('count'));
-        $sitting = $due === []
-            ? null
-            : $this->quick->begin(
-                exam: $exam,
-                user: $user,
-                filters: new Filters(only: $due),
-                most: count($due),
-                name: 'Revisits · '.count($due),
-            );
+        $sitting = $this->quick->begin(
+            exam: $exam,
+            user: $user,
+            filters: new Filters(only: $due),
+            most: count($due),
+            otherwise: 'Nothing is due to revisit just now.',
+            name: 'Revisits · '.count($due),
+        );
 
-        return new JsonResponse(new BuiltView($sitting->id ?? throw Refusal::unmet(
-            'too_few',
-            'Nothing is due to revisit just now.',
-        )), 201);
+        return new JsonResponse(new BuiltView($sitting->id), 201);
     }
 
     #[Put('/api/exams/{exam}/revisits/{question}', 'Say when a question comes back', takes: RevisitWordRequest::class)]

@@ -7,6 +7,7 @@ namespace App\Sitting;
 use App\Account\User;
 use App\Assembly\Planner;
 use App\Assembly\TestBuilder;
+use App\Http\Refusal;
 use App\Question\Exam;
 use App\Question\Syllabus;
 use Illuminate\Support\Facades\DB;
@@ -22,30 +23,41 @@ final readonly class QuickTest
     }
 
     /**
+     * @param  string  $otherwise  what to say when nothing passes
      * @param  string|null  $name  null: one made of the choices
-     * @return Sitting|null null: nothing passes
+     *
+     * @throws Refusal when nothing passes
      */
-    public function begin(Exam $exam, User $user, Filters $filters, int $most, ?string $name = null): ?Sitting
-    {
+    public function begin(
+        Exam $exam,
+        User $user,
+        Filters $filters,
+        int $most,
+        string $otherwise,
+        ?string $name = null,
+    ): Sitting {
         $count = $this->count(exam: $exam, user: $user, filters: $filters, most: $most);
 
-        return $count < 1
-            ? null
-            : DB::transaction(fn (): Sitting => Sitting::ready(
-                $this->builder->build(
-                    exam: $exam,
-                    user: $user,
-                    recipe: self::recipe($filters, $count),
-                    name: $name,
-                ),
-                $user,
-            ));
+        if ($count < 1) {
+            throw Refusal::unmet('too_few', $otherwise);
+        }
+
+        return DB::transaction(fn (): Sitting => Sitting::ready(
+            $this->builder->build(
+                exam: $exam,
+                user: $user,
+                recipe: self::recipe($filters, $count),
+                name: $name,
+            ),
+            $user,
+        ));
     }
 
     /** How many questions it would have; 0: nothing passes. */
     public function count(Exam $exam, User $user, Filters $filters, int $most): int
     {
-        return $this->planner->plan(
+        // Where nothing is picked, none is wanted; a filter would take that for all.
+        return $most < 1 ? 0 : $this->planner->plan(
             exam: $exam,
             user: $user,
             recipe: self::recipe($filters, $most),

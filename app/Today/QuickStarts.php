@@ -64,9 +64,12 @@ final readonly class QuickStarts
             $filters = $new < $most ? new Filters() : $filters;
         }
 
-        return $this->quick->begin(exam: $exam, user: $user, filters: $filters, most: $most) ?? throw Refusal::unmet(
-            'too_few',
-            match ($start) {
+        return $this->quick->begin(
+            exam: $exam,
+            user: $user,
+            filters: $filters,
+            most: $most,
+            otherwise: match ($start) {
                 QuickStart::Due => 'Nothing is due to revisit just now.',
                 QuickStart::Missed => 'Nothing went wrong last time, or it is in a test whose clock still runs.',
                 QuickStart::Ten => 'There are no questions to ask just now.',
