@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Http\Contract\Get;
 use App\Http\Contract\Post;
 use App\Http\Csv;
+use App\Http\CsvView;
 use App\Question\Exam;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -41,7 +42,7 @@ final readonly class MetController
             '/api/exams/{exam}/library/table',
             'Take what I have met away as a table',
             takes: MetRequest::class,
-            returns: MetTableView::class,
+            returns: CsvView::class,
         ),
     ]
     public function table(MetRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
@@ -53,7 +54,7 @@ final readonly class MetController
             words: $request->words(),
         );
 
-        return new JsonResponse(new MetTableView(Csv::of(self::HEAD, array_map(self::row(...), $met))));
+        return new JsonResponse(new CsvView(Csv::of(self::HEAD, array_map(self::row(...), $met))));
     }
 
     #[Get('/api/exams/{exam}/library/{question}', 'Every time I met a question', returns: HistoryView::class)]

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Result;
 
 use App\Http\Contract\Get;
+use App\Http\CsvView;
 use App\Sitting\Closing;
 use App\Sitting\Sitting;
 use Illuminate\Http\JsonResponse;
@@ -21,13 +22,13 @@ final readonly class TakeAwayController
     ) {
     }
 
-    #[Get('/api/sittings/{sitting}/table', 'Take the questions away as a table', returns: TakenTableView::class)]
+    #[Get('/api/sittings/{sitting}/table', 'Take the questions away as a table', returns: CsvView::class)]
     public function table(Sitting $sitting): JsonResponse
     {
         $this->closing->refuseUntilHandedIn($sitting);
         $lines = $this->results->lines($sitting, $this->questions->of($sitting));
 
-        return new JsonResponse(new TakenTableView($this->table->csv($lines)));
+        return new JsonResponse(new CsvView($this->table->csv($lines)));
     }
 
     #[Get('/api/sittings/{sitting}/statements', 'Take the sitting away as statements', returns: StatementsView::class)]

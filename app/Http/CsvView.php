@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Library;
+namespace App\Http;
 
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'MetTable')]
-final readonly class MetTableView
+#[OA\Schema(schema: 'TakenTable')]
+final readonly class CsvView
 {
     public function __construct(
         #[OA\Property(description: 'Comma-separated values with a head line (RFC 4180), UTF-8.')] public string $csv,
