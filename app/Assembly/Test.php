@@ -113,6 +113,12 @@ final class Test extends Model
         return $this->user_id === $user && ($this->recipe_id !== null || $this->of_exam);
     }
 
+    /** Whether it is a whole paper or rehearsal, and not a section alone. */
+    public function isWholeExam(): bool
+    {
+        return $this->of_exam && $this->section === null;
+    }
+
     /** Whether it can be sat again as it is: attempts of a series are counted, and no adaptive test recurs. */
     public function isRepeatable(): bool
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Cohort;
 
 use App\Question\Exam;
-use App\Sitting\Stage;
+use App\Sitting\HandedIn;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
@@ -55,7 +55,7 @@ final class CohortMarks
      */
     public function mine(Exam $exam, int $user): ?array
     {
-        $latest = fn (): Builder => self::sat($exam)->where('sittings.user_id', $user);
+        $latest = fn (): Builder => self::sat($exam, $user);
         $whole = self::whole($latest())->first();
         if ($whole === null) {
             return null;
@@ -91,28 +91,23 @@ final class CohortMarks
         return Candidates::only(self::sat($exam), $exam->id, 'sittings.user_id');
     }
 
-    /** Whole papers and rehearsals, of each candidate the latest of which enough was answered. */
-    private static function sat(Exam $exam): Builder
+    /**
+     * Whole papers and rehearsals, of each candidate the latest of which enough was answered.
+     *
+     * @param  int|null  $user  the only one to look at
+     */
+    private static function sat(Exam $exam, ?int $user = null): Builder
     {
-        return DB::table('sittings')
-            ->joinSub(
-                DB::table('sittings as whole')
-                    ->join('tests', 'tests.id', '=', 'whole.test_id')
-                    ->where('whole.exam_id', $exam->id)
-                    ->where('whole.status', Stage::HandedIn->value)
-                    ->where('whole.counts', true)
-                    ->whereNotNull('whole.share')
-                    ->whereNull('whole.deleted_at')
-                    ->where('tests.of_exam', true)
-                    ->whereNull('tests.section')
-                    ->groupBy('whole.user_id')
-                    // SQLite gives the id of the row that is the latest.
-                    ->selectRaw('whole.id as latest_id, max(whole.ended_ms)'),
-                'latest',
-                'latest.latest_id',
-                '=',
-                'sittings.id',
-            );
+        $latest = HandedIn::whole(HandedIn::only(DB::table('sittings')))
+            ->where('sittings.exam_id', $exam->id)
+            ->where('sittings.counts', true)
+            ->whereNotNull('sittings.share')
+            ->when($user !== null, fn (Builder $rows): Builder => $rows->where('sittings.user_id', $user))
+            ->groupBy('sittings.user_id')
+            // SQLite gives the id of the row that is the latest.
+            ->selectRaw('sittings.id as latest_id, max(sittings.ended_ms)');
+
+        return DB::table('sittings')->joinSub($latest, 'latest', 'latest.latest_id', '=', 'sittings.id');
     }
 
     private static function whole(Builder $sittings): Builder

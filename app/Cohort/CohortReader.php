@@ -12,8 +12,6 @@ use App\Question\SyllabusTopic;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use Uplandia\Core\Cohort\Cohort;
-use Uplandia\Core\Cohort\ItemStatistics;
-use Uplandia\Core\Marking\Outcome;
 
 /**
  * Holds a candidate against all others of the exam: whole exams in all and by topic, and first looks at the very same
@@ -84,7 +82,7 @@ final readonly class CohortReader
             mine: $mine,
             others: $enough ? $others['mean'] : null,
             percentile: $enough && $mine !== null
-                ? ($others['below'] + $others['equal'] / 2) / $others['n']
+                ? Cohort::place(below: $others['below'], equal: $others['equal'], n: $others['n'])
                 : null,
             questions: $same['n'] ?? 0,
             mineSame: $same['mine'] ?? null,
@@ -131,19 +129,14 @@ final readonly class CohortReader
     /** @return array<string, Same> by topic: first looks at questions that enough others have met */
     private function same(Exam $exam, User $user): array
     {
-        $rows = DB::table('outcomes')
-            ->join('item_statistics', 'item_statistics.version_id', '=', 'outcomes.version_id')
+        $rows = KnownQuestions::met()
             ->join('topics', 'topics.id', '=', 'outcomes.topic_id')
             ->leftJoin('topics as tops', 'tops.id', '=', 'topics.parent_id')
             ->where('outcomes.user_id', $user->id)
             ->where('outcomes.exam_id', $exam->id)
             ->where('outcomes.first_look', true)
-            ->whereNotIn('outcomes.outcome', [Outcome::Pending->value, Outcome::NotReached->value])
-            ->where('item_statistics.n', '>=', ItemStatistics::SHOWN_FROM)
-            ->whereNotNull('item_statistics.facility')
             ->groupByRaw('coalesce(tops.code, topics.code)')
-            ->selectRaw('coalesce(tops.code, topics.code) as topic, count(*) as n')
-            ->selectRaw('avg(coalesce(outcomes.share, 0.0)) as mine, avg(item_statistics.facility) as cohort')
+            ->selectRaw('coalesce(tops.code, topics.code) as topic')
             ->get();
 
         return $rows

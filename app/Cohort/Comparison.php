@@ -10,6 +10,7 @@ use App\Result\Compares;
 use App\Result\MemberView;
 use App\Result\PlaceView;
 use App\Result\SameQuestionsView;
+use App\Sitting\HandedIn;
 use App\Sitting\Sitting;
 use App\Sitting\Stage;
 use Illuminate\Database\Query\Builder;
@@ -17,8 +18,6 @@ use Illuminate\Support\Facades\DB;
 use stdClass;
 use Uplandia\Core\Cohort\Cohort;
 use Uplandia\Core\Cohort\ComparedSitting;
-use Uplandia\Core\Cohort\ItemStatistics;
-use Uplandia\Core\Marking\Outcome;
 
 /** Holds a sitting against others; incomplete runs and authors stay out. Source: computation.md, section 10. */
 final readonly class Comparison implements Compares
@@ -48,7 +47,7 @@ final readonly class Comparison implements Compares
 
     private function cohort(Sitting $sitting): ?CohortPlaceView
     {
-        $whole = $sitting->test->of_exam && $sitting->test->section === null;
+        $whole = $sitting->test->isWholeExam();
         // A test of one's own is nobody else's, unless it is shared.
         if ($sitting->test->user_id !== null && ! $whole) {
             return null;
@@ -57,11 +56,7 @@ final readonly class Comparison implements Compares
         $ofExam = $whole && ! $cohort->mayBeShown();
         if ($ofExam) {
             [$cohort, $people] = self::read(
-                $this->others($sitting)
-                    ->join('tests', 'tests.id', '=', 'sittings.test_id')
-                    ->where('sittings.exam_id', $sitting->exam_id)
-                    ->where('tests.of_exam', true)
-                    ->whereNull('tests.section'),
+                HandedIn::whole($this->others($sitting))->where('sittings.exam_id', $sitting->exam_id),
             );
         }
         $shown = $cohort->mayBeShown();
@@ -82,10 +77,8 @@ final readonly class Comparison implements Compares
 
     private function others(Sitting $sitting): Builder
     {
-        return Candidates::only(DB::table('sittings'), $sitting->exam_id, 'sittings.user_id')
+        return HandedIn::only(Candidates::only(DB::table('sittings'), $sitting->exam_id, 'sittings.user_id'))
             ->where('sittings.user_id', '!=', $sitting->user_id)
-            ->where('sittings.status', Stage::HandedIn->value)
-            ->whereNull('sittings.deleted_at')
             ->whereNotNull('sittings.share')
             ->select([
                 'sittings.user_id',
@@ -113,15 +106,7 @@ final readonly class Comparison implements Compares
 
     private function questions(Sitting $sitting): ?SameQuestionsView
     {
-        $row = DB::table('outcomes')
-            ->join('item_statistics', 'item_statistics.version_id', '=', 'outcomes.version_id')
-            ->where('outcomes.sitting_id', $sitting->id)
-            ->where('item_statistics.n', '>=', ItemStatistics::SHOWN_FROM)
-            ->whereNotNull('item_statistics.facility')
-            ->whereNotIn('outcomes.outcome', [Outcome::Pending->value, Outcome::NotReached->value])
-            ->selectRaw('count(*) as n, avg(item_statistics.facility) as cohort')
-            ->selectRaw('avg(coalesce(outcomes.share, 0)) as mine')
-            ->first();
+        $row = KnownQuestions::met()->where('outcomes.sitting_id', $sitting->id)->first();
 
         return $row === null || (int) $row->n === 0
             ? null
@@ -156,13 +141,11 @@ final readonly class Comparison implements Compares
     /** @return list<MemberView> the highest share first */
     private function members(Sitting $sitting): array
     {
-        $rows = DB::table('shared_sittings')
+        $rows = HandedIn::only(DB::table('shared_sittings'))
             ->join('sittings', 'sittings.id', '=', 'shared_sittings.sitting_id')
             ->join('users', 'users.id', '=', 'shared_sittings.user_id')
             ->where('shared_sittings.test_id', $sitting->test_id)
             ->where('shared_sittings.agrees', true)
-            ->where('sittings.status', Stage::HandedIn->value)
-            ->whereNull('sittings.deleted_at')
             ->orderByDesc('sittings.share')
             ->orderBy('users.id')
             ->limit(self::MOST_MEMBERS)

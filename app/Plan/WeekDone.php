@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Clock\Moment;
 use App\Question\Enrolment;
 use App\Question\Exam;
+use App\Sitting\HandedIn;
 use App\Sitting\Stage;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Marking\Outcome;
@@ -30,12 +31,8 @@ final class WeekDone
         // A day of slack, for the index knows moments and not days; a sitting belongs to the day it was handed in.
         $from = ($monday - 1) * Moment::MS_PER_DAY;
         $done = ['answered' => 0, 'ms' => 0, 'rehearsed' => 0];
-        $sat = DB::table('sittings')
+        $sat = HandedIn::of($user->id, $exam->id)
             ->join('tests', 'tests.id', '=', 'sittings.test_id')
-            ->where('sittings.user_id', $user->id)
-            ->where('sittings.exam_id', $exam->id)
-            ->where('sittings.status', Stage::HandedIn->value)
-            ->whereNull('sittings.deleted_at')
             ->where('sittings.ended_ms', '>=', $from)
             ->get(['ended_ms', 'active_ms', 'answered', 'of_exam', 'section']);
         foreach ($sat as $sitting) {

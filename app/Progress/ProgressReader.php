@@ -10,6 +10,7 @@ use App\Clock\Moment;
 use App\Question\Exam;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
+use App\Sitting\HandedIn;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use Uplandia\Core\Assembly\Mode;
@@ -62,7 +63,7 @@ final readonly class ProgressReader
             days: $this->days->shown($exam, $user, $days),
             bests: $this->days->bests($exam, $user, $days),
             totalMs: array_sum(array_map(fn (StudyDayView $day): int => $day->ms, $days)),
-            sittings: StudyDays::sat($exam, $user)->count(),
+            sittings: HandedIn::of($user->id, $exam->id)->count(),
         );
     }
 

@@ -8,9 +8,7 @@ use App\Account\User;
 use App\Clock\Moment;
 use App\Question\Enrolment;
 use App\Question\Exam;
-use App\Sitting\Stage;
-use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Facades\DB;
+use App\Sitting\HandedIn;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Progress\Runs;
@@ -32,7 +30,7 @@ final readonly class StudyDays
     public function of(Exam $exam, User $user): array
     {
         $enrolment = Enrolment::of($user->id, $exam->id);
-        $rows = self::sat($exam, $user)->orderBy('ended_ms')->get(['ended_ms', 'active_ms', 'answered']);
+        $rows = HandedIn::of($user->id, $exam->id)->orderBy('ended_ms')->get(['ended_ms', 'active_ms', 'answered']);
         $days = [];
         foreach ($rows as $row) {
             $day = $enrolment->dayOf((int) $row->ended_ms);
@@ -61,7 +59,7 @@ final readonly class StudyDays
     /** @param  array<int, StudyDayView>  $days  by day, rising */
     public function bests(Exam $exam, User $user, array $days): BestsView
     {
-        $best = self::sat($exam, $user)
+        $best = HandedIn::of($user->id, $exam->id)
             ->where('counts', true)
             ->where('mode', Mode::Timed->value)
             ->where('questions', '>=', self::BEST_FROM)
@@ -89,15 +87,6 @@ final readonly class StudyDays
             run: $runs->longest,
             runNow: $runs->now,
         );
-    }
-
-    public static function sat(Exam $exam, User $user): Builder
-    {
-        return DB::table('sittings')
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
-            ->where('status', Stage::HandedIn->value)
-            ->whereNull('deleted_at');
     }
 
     private function today(Exam $exam, User $user): int

@@ -123,7 +123,7 @@ final readonly class ResultReader
     {
         $share = $totals->pending === 0 ? $totals->shareOfAll() : null;
 
-        return $sitting->test->of_exam && $sitting->test->section === null && $share !== null
+        return $sitting->test->isWholeExam() && $share !== null
             ? ScaledView::of($exam->blueprint()->scale, $share)
             : null;
     }

@@ -11,7 +11,7 @@ use App\Progress\KeptEstimates;
 use App\Progress\Standing;
 use App\Question\Exam;
 use App\Question\Syllabus;
-use App\Sitting\Stage;
+use App\Sitting\HandedIn;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Shown;
@@ -128,12 +128,7 @@ final readonly class NextSteps
     /** Full days since something was handed in; 0: nothing ever was. */
     private function daysAway(Exam $exam, User $user): int
     {
-        $last = DB::table('sittings')
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
-            ->where('status', Stage::HandedIn->value)
-            ->whereNull('deleted_at')
-            ->max('ended_ms');
+        $last = HandedIn::of($user->id, $exam->id)->max('ended_ms');
 
         return is_numeric($last) ? intdiv(Moment::now($this->clock) - (int) $last, Moment::MS_PER_DAY) : 0;
     }
@@ -197,15 +192,8 @@ final readonly class NextSteps
 
     private function rehearsed(Exam $exam, User $user): bool
     {
-        return DB::table('sittings')
-            ->join('tests', 'tests.id', '=', 'sittings.test_id')
-            ->where('sittings.user_id', $user->id)
-            ->where('sittings.exam_id', $exam->id)
-            ->where('sittings.status', Stage::HandedIn->value)
+        return HandedIn::whole(HandedIn::of($user->id, $exam->id))
             ->where('sittings.ended_ms', '>', Moment::now($this->clock) - 7 * Moment::MS_PER_DAY)
-            ->where('tests.of_exam', true)
-            ->whereNull('tests.section')
-            ->whereNull('sittings.deleted_at')
             ->exists();
     }
 }

@@ -59,18 +59,21 @@ final readonly class Cohort
     }
 
     /** (below + ½ equal)/n, 0 to 1; null when there is nobody to compare with. */
+    public static function place(int $below, int $equal, int $n): ?float
+    {
+        return $n === 0 ? null : ($below + $equal / 2) / $n;
+    }
+
+    /** The share of the others below a score, as `place` has it. */
     public function percentile(float $score): ?float
     {
-        if ($this->scores === []) {
-            return null;
-        }
         $below = $equal = 0;
         foreach ($this->scores as $other) {
             $below += $other < $score ? 1 : 0;
             $equal += $other === $score ? 1 : 0;
         }
 
-        return ($below + $equal / 2) / count($this->scores);
+        return self::place(below: $below, equal: $equal, n: count($this->scores));
     }
 
     public function median(): ?float
