@@ -32,6 +32,12 @@ final class Moment
         return intdiv($ms + 1000 * $local->getOffset(), self::MS_PER_DAY);
     }
 
+    /** The day of a date. Example: "2026-01-01" → 20454. */
+    public static function dayOf(string $date): int
+    {
+        return self::day(self::of(new DateTimeImmutable($date, new DateTimeZone('UTC'))), 'UTC');
+    }
+
     /**
      * The date of a day. Example: 20454 → "2026-01-01".
      *

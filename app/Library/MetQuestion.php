@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Library;
 
 use App\Clock\Moment;
+use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Revisit\Memory;
 use Uplandia\Core\Revisit\Scheduler;
@@ -16,6 +17,7 @@ final readonly class MetQuestion
      * @param  string  $excerpt  the stem's beginning, without Markdown
      * @param  string  $topic  name of the topic at the top
      * @param  int  $seenAt  Unix milliseconds
+     * @param  Outcome|null  $outcome  the latest; null: only marked so far
      * @param  string  $note  empty: none
      * @param  int|null  $dueDay  a count of days; null: it does not come back
      * @param  string|null  $sitting  the latest that is handed in; null: none is
@@ -25,6 +27,10 @@ final readonly class MetQuestion
         public Kind $kind,
         public string $topic,
         public string $subtopic,
+        public ?Outcome $outcome,
+        public bool $flagged,
+        public bool $starred,
+        public bool $inGapBook,
         public int $misses,
         public int $seen,
         public int $seenAt,

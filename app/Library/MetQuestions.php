@@ -8,10 +8,11 @@ use App\Account\User;
 use App\Question\Exam;
 use App\Question\PlainExcerpt;
 use App\Question\Syllabus;
-use App\Sitting\Stage;
+use App\Sitting\HandedIn;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use stdClass;
+use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Question\Kind;
 
 /** Reads some questions as a candidate has met them: a page of them, never all. */
@@ -56,6 +57,10 @@ final class MetQuestions
             kind: Kind::from((string) $row->kind),
             topic: $syllabus->topOf((int) $row->topic_id)->name,
             subtopic: $syllabus->get((int) $row->topic_id)->name,
+            outcome: $row->outcome === null ? null : Outcome::from((string) $row->outcome),
+            flagged: (bool) $row->flagged,
+            starred: (bool) $row->starred,
+            inGapBook: (bool) $row->gap_open,
             misses: (int) $row->misses,
             seen: (int) $row->seen,
             seenAt: (int) $row->seen_ms,
@@ -77,12 +82,10 @@ final class MetQuestions
      */
     private function where(User $user, array $questions): array
     {
-        return DB::table('outcomes')
+        return HandedIn::only(DB::table('outcomes'))
             ->join('sittings', 'sittings.id', '=', 'outcomes.sitting_id')
             ->where('outcomes.user_id', $user->id)
             ->whereIn('outcomes.question_id', $questions)
-            ->where('sittings.status', Stage::HandedIn->value)
-            ->whereNull('sittings.deleted_at')
             ->where('outcomes.shown', true)
             ->orderBy('outcomes.settled_ms')
             ->get(['outcomes.question_id', 'outcomes.sitting_id', 'outcomes.position'])

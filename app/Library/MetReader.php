@@ -12,7 +12,7 @@ use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Question\Syllabus;
 use App\Question\TextSearch;
-use App\Sitting\Stage;
+use App\Sitting\HandedIn;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
@@ -30,6 +30,9 @@ final readonly class MetReader
 
     /** In a table all of it, within reason. */
     private const TABLE = 5000;
+
+    /** Questions in one statement. */
+    private const AT_ONCE = 500;
 
     public function __construct(
         private Bank $bank,
@@ -81,13 +84,11 @@ final readonly class MetReader
             throw Refusal::notFound();
         }
         $now = $this->questions->of($exam, $user, [$question])[$question];
-        $rows = DB::table('outcomes')
+        $rows = HandedIn::only(DB::table('outcomes'))
             ->join('sittings', 'sittings.id', '=', 'outcomes.sitting_id')
             ->where('outcomes.user_id', $user->id)
             ->where('outcomes.question_id', $question)
             ->where('outcomes.outcome', '!=', Outcome::NotReached->value)
-            ->where('sittings.status', Stage::HandedIn->value)
-            ->whereNull('sittings.deleted_at')
             ->orderByDesc('settled_ms')
             ->limit(self::PAGE)
             ->get(['outcomes.*', 'sittings.name', 'sittings.mode']);
@@ -165,32 +166,12 @@ final readonly class MetReader
     /** @return list<MetView> */
     private function met(Exam $exam, User $user, Builder $rows): array
     {
-        $marks = $rows->get(['standings.question_id', 'outcome', 'flagged', 'starred', 'gap_open', 'seen', 'seen_ms']);
+        $ids = array_map(intval(...), array_values($rows->pluck('standings.question_id')->all()));
         $met = [];
-        foreach ($marks->chunk(500) as $chunk) {
-            $ids = array_map(intval(...), array_values($chunk->pluck('question_id')->all()));
-            $met += $this->questions->of($exam, $user, $ids);
+        foreach (array_chunk($ids, self::AT_ONCE) as $some) {
+            $met += $this->questions->of($exam, $user, $some);
         }
 
-        return array_values($marks->map(function (stdClass $row) use ($met): MetView {
-            $question = $met[(int) $row->question_id];
-
-            return new MetView(
-                question: (int) $row->question_id,
-                excerpt: $question->excerpt,
-                kind: $question->kind,
-                topic: $question->topic,
-                subtopic: $question->subtopic,
-                outcome: $row->outcome === null ? null : Outcome::from((string) $row->outcome),
-                seen: (int) $row->seen,
-                seenAt: (int) $row->seen_ms,
-                flagged: (bool) $row->flagged,
-                starred: (bool) $row->starred,
-                inGapBook: (bool) $row->gap_open,
-                note: $question->note,
-                sitting: $question->sitting,
-                position: $question->position,
-            );
-        })->all());
+        return array_map(fn (int $question): MetView => MetView::of($question, $met[$question]), $ids);
     }
 }

@@ -30,4 +30,24 @@ final readonly class MetView
         #[OA\Property(nullable: true)] public ?int $position,
     ) {
     }
+
+    public static function of(int $question, MetQuestion $met): self
+    {
+        return new self(
+            question: $question,
+            excerpt: $met->excerpt,
+            kind: $met->kind,
+            topic: $met->topic,
+            subtopic: $met->subtopic,
+            outcome: $met->outcome,
+            seen: $met->seen,
+            seenAt: $met->seenAt,
+            flagged: $met->flagged,
+            starred: $met->starred,
+            inGapBook: $met->inGapBook,
+            note: $met->note,
+            sitting: $met->sitting,
+            position: $met->position,
+        );
+    }
 }

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use DateTimeImmutable;
+use App\Clock\Moment;
 use DateTimeZone;
 use Psr\Clock\ClockInterface;
 use Sabre\VObject\Component\VCalendar;
+use Uplandia\Core\Plan\Hours;
 use Uplandia\Core\Shown;
 
 /**
@@ -27,7 +28,7 @@ final readonly class Calendar
             'X-WR-CALNAME' => "Uplandia: {$plan->examName}",
         ]);
         foreach ($plan->weeks as $week) {
-            $monday = (new DateTimeImmutable($week->from))->modify('Monday this week')->format('Ymd');
+            $monday = self::compact(Hours::monday(Moment::dayOf($week->from)));
             $this->add($calendar, [
                 'id' => "week-{$monday}-{$plan->exam}",
                 'from' => $week->from,
@@ -69,11 +70,16 @@ final readonly class Calendar
             // They take hours of the day, not the day.
             'TRANSP' => 'TRANSPARENT',
         ]);
-        $made->add('DTSTART', (new DateTimeImmutable($event['from']))->format('Ymd'), ['VALUE' => 'DATE']);
+        $made->add('DTSTART', self::compact(Moment::dayOf($event['from'])), ['VALUE' => 'DATE']);
         // The end of whole days is the day after them.
-        $after = (new DateTimeImmutable($event['to']))->modify('+1 day');
-        $made->add('DTEND', $after->format('Ymd'), ['VALUE' => 'DATE']);
+        $made->add('DTEND', self::compact(Moment::dayOf($event['to']) + 1), ['VALUE' => 'DATE']);
         $calendar->add($made);
+    }
+
+    /** A day as iCalendar writes it: 20260531. */
+    private static function compact(int $day): string
+    {
+        return str_replace('-', '', Moment::date($day));
     }
 
     private static function short(PlanWeekView $week): string

@@ -7,7 +7,6 @@ namespace App\Plan;
 use App\Account\User;
 use App\Clock\Moment;
 use App\Question\Exam;
-use DateTimeImmutable;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Plan\Hours;
@@ -28,8 +27,11 @@ final class PlanHours
             ->exists();
     }
 
-    /** @return Hours|null null: they have not said */
-    public static function of(Exam $exam, User $user): ?Hours
+    /**
+     * @param  int|null  $ownMs  as `questionMs` has it
+     * @return Hours|null null: they have not said
+     */
+    public static function of(Exam $exam, User $user, ?int $ownMs): ?Hours
     {
         $row = DB::table('enrolments')
             ->where('user_id', $user->id)
@@ -46,11 +48,8 @@ final class PlanHours
                 (array) json_decode((string) $row->weekdays_off, true),
                 is_int(...),
             )),
-            daysOff: array_map(
-                fn (string $date): int => Moment::day(Moment::of(new DateTimeImmutable($date)), 'UTC'),
-                array_values($dates),
-            ),
-            questionMs: self::questionMs($exam, $user) ?? Hours::USUAL_MS,
+            daysOff: array_map(Moment::dayOf(...), array_values($dates)),
+            questionMs: $ownMs ?? Hours::USUAL_MS,
         );
     }
 

@@ -25,8 +25,8 @@ final readonly class PlanReader
     public function of(Exam $exam, User $user): PlanView
     {
         $enrolment = Enrolment::of($user->id, $exam->id);
-        $hours = PlanHours::of($exam, $user);
         $ownMs = PlanHours::questionMs($exam, $user);
+        $hours = PlanHours::of($exam, $user, $ownMs);
         $plan = $this->plans->of($exam, $user, $hours);
         $tops = Syllabus::of($exam)->tops();
         $now = Moment::now($this->clock);

@@ -39,7 +39,11 @@ final readonly class ThisWeek
             ->where('exam_id', $exam->id)
             ->where('monday', $monday);
         if (! $row()->exists()) {
-            $plan ??= $this->plans->of($exam, $user, PlanHours::of($exam, $user));
+            $plan ??= $this->plans->of($exam, $user, PlanHours::of(
+                exam: $exam,
+                user: $user,
+                ownMs: PlanHours::questionMs($exam, $user),
+            ));
             $rest = $plan->weeks[0] ?? null;
             DB::table('plan_weeks')->insertOrIgnore([
                 'user_id' => $user->id,

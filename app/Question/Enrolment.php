@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Question;
 
 use App\Clock\Moment;
-use DateTimeImmutable;
 use Illuminate\Support\Facades\DB;
 
 /** What a candidate has said of an exam they study for: its date, their target, their hours, their time zone. */
@@ -26,10 +25,9 @@ final readonly class Enrolment
             ->where('user_id', $user)
             ->where('exam_id', $exam)
             ->first(['exam_date', 'time_zone', 'in_cohort']);
-        $date = is_string($row?->exam_date) ? new DateTimeImmutable($row->exam_date) : null;
 
         return new self(
-            examDay: $date === null ? null : Moment::day(Moment::of($date), 'UTC'),
+            examDay: is_string($row?->exam_date) ? Moment::dayOf($row->exam_date) : null,
             timeZone: $row->time_zone ?? 'UTC',
             inCohort: (bool) ($row->in_cohort ?? true),
         );

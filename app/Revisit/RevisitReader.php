@@ -12,7 +12,6 @@ use App\Question\Exam;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
-use stdClass;
 use Uplandia\Core\Marking\Outcome;
 
 /** Reads what comes back and when. What is retired is asked no more, so it does not come back either. */
@@ -148,11 +147,6 @@ final readonly class RevisitReader
         $enrolment = Enrolment::of($user->id, $exam->id);
         $today = $enrolment->dayOf(Moment::now($this->clock));
         $met = $this->questions->of($exam, $user, $questions);
-        $outcomes = DB::table('standings')
-            ->where('user_id', $user->id)
-            ->whereIn('question_id', $questions)
-            ->get(['question_id', 'outcome'])
-            ->mapWithKeys(fn (stdClass $row): array => [(int) $row->question_id => (string) $row->outcome]);
 
         return array_map(
             fn (int $question): RevisitView => new RevisitView(
@@ -160,7 +154,8 @@ final readonly class RevisitReader
                 excerpt: $met[$question]->excerpt,
                 topic: $met[$question]->topic,
                 subtopic: $met[$question]->subtopic,
-                outcome: Outcome::from((string) $outcomes[$question]),
+                // What was only marked has no due day, so this one was met.
+                outcome: $met[$question]->outcome ?? Outcome::NotReached,
                 seen: $met[$question]->seen,
                 due: $met[$question]->due($enrolment->examDay),
                 recall: $met[$question]->recall($today),

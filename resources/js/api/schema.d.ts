@@ -2383,10 +2383,6 @@ export interface components {
              */
             by: number | null;
         };
-        MetTable: {
-            /** @description Comma-separated values with a head line (RFC 4180), UTF-8. */
-            csv: string;
-        };
         MetWanted: {
             /** @description Of question or note. */
             words?: string | null;
@@ -4846,7 +4842,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MetTable"];
+                    "application/json": components["schemas"]["TakenTable"];
                 };
             };
             /** @description It could not be done; the message says why. */
