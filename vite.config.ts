@@ -29,11 +29,11 @@ function compressed(): Plugin {
 }
 
 const BASE =
-  /node_modules\/(@tanstack|react|react-dom|react-router|scheduler|clsx|openapi-fetch)\/|lucide-react\/dist\/esm\/(icons\/x|\w+)\.m?js$|resources\/js\/(api|ui)\/(?!useBegin|useExam|Tick|Markdown|MathMarkdown|katex|remark|Media|Player|plain|LookFields|Figure|Table|Fold|Segments|Picture|ShareBar|Covered|download|useWidth|points|dates|Pages)/;
+  /node_modules\/(@tanstack|react|react-dom|react-router|scheduler|clsx|openapi-fetch)\/|lucide-react\/dist\/esm\/(icons\/x|\w+)\.m?js$|resources\/js\/(api|ui)\/(?!useBegin|useExam|Tick|Markdown|MathMarkdown|katex|remark|Media|Player|plain|LookFields|Figure|Table|Fold|Segments|Picture|ShareBar|Covered|download|useWidth|points|dates|Pages|OfExam|Select|DownloadButton|Opener)/;
 
 /** And what every screen with questions needs. */
 const QUESTIONS =
-  /resources\/js\/features\/(library|question)\/(?!Library|libraryFilters|kinds\/(Drag|drag|zoom))|features\/sitting\/(sync\/|sittingStore|useSitting|tab)/;
+  /resources\/js\/features\/(library|question)\/(?!Library|libraryFilters|ReviewLink|kinds\/(Drag|drag|zoom))|features\/sitting\/(sync\/|sittingStore|useSitting|tab)/;
 
 /** And what a sitting needs at once. */
 const SITTING =

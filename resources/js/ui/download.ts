@@ -10,7 +10,7 @@ export function download(name: string, type: string, text: string): void {
 }
 
 /** A title as the name of a file: letters and digits of any script, and hyphens. */
-export function fileName(title: string, ending: string): string {
+export function fileName<Ending extends string>(title: string, ending: Ending): `${string}.${Ending}` {
   const name = title
     .normalize('NFC')
     .replace(/[^\p{L}\p{N}]+/gu, '-')

@@ -16,8 +16,17 @@ export function useInAddress<T>(read: (search: URLSearchParams) => T, write: (va
   }
   const choose = (value: T) => {
     show({ value, key });
-    const told = write(value).filter(([, text]) => text !== '');
-    setSearch(new URLSearchParams(told), { replace: true, preventScrollReset: true, state: { ours: true } });
+    setSearch(addressOf(write(value)), { replace: true, preventScrollReset: true, state: { ours: true } });
   };
   return [shown.value, choose] as const;
+}
+
+/** The same as an address has it: what is empty is left out. */
+export function addressOf(told: [string, string][]): URLSearchParams {
+  return new URLSearchParams(told.filter(([, text]) => text !== ''));
+}
+
+/** Which page of a list an address asks for, from 1. */
+export function pageIn(search: URLSearchParams): number {
+  return Math.max(1, Math.trunc(Number(search.get('page') ?? 1)) || 1);
 }

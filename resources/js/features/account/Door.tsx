@@ -1,12 +1,8 @@
-import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import { session } from '../../api/queries';
 import { LookMenu } from '../../ui/LookMenu';
 
 /** The page round the forms before one is signed in. */
 export function Door({ title, children, aside }: { title: string; children: ReactNode; aside?: ReactNode }) {
-  // The server keeps a session only for whoever asks who they are; without one it takes no form.
-  useQuery(session);
   return (
     <div className="relative min-h-dvh">
       <div aria-hidden="true" className="contours pointer-events-none absolute inset-x-0 top-0 h-64" />

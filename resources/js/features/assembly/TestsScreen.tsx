@@ -8,13 +8,14 @@ import { Button, ButtonLink } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
+import { OfExam } from '../../ui/OfExam';
 import { Notice } from '../../ui/Notice';
 import { Pages } from '../../ui/Pages';
+import { Select } from '../../ui/Select';
 import { Table } from '../../ui/Table';
-import { useInAddress } from '../../ui/useInAddress';
+import { pageIn, useInAddress } from '../../ui/useInAddress';
 import { useTitle } from '../../ui/useTitle';
 import { MODES, dayTime, wholePercent } from '../../ui/words';
-import { useExam } from '../../api/useExam';
 import { Named } from './Recipes';
 import { Tick } from '../../ui/Tick';
 import { useBegin } from '../../api/useBegin';
@@ -37,11 +38,7 @@ const COLUMNS: readonly [Order, string][] = [
 /** All tests of the exam, found again, sat again, shared, printed and thrown away. */
 export function Component() {
   useTitle('Tests');
-  const { exam, error, isPending, retry } = useExam();
-  if (error) return <Failure error={error} retry={retry} />;
-  if (isPending) return <Loading />;
-  if (!exam) return <Empty title="No exam has been set up here yet." />;
-  return <Tests key={exam} exam={exam} />;
+  return <OfExam>{(exam) => <Tests exam={exam} />}</OfExam>;
 }
 
 function read(search: URLSearchParams): Wanted {
@@ -56,7 +53,7 @@ function read(search: URLSearchParams): Wanted {
         COLUMNS.map(([order]) => order),
       ) ?? 'made',
     down: search.get('down') !== '0',
-    page: Math.max(1, Math.trunc(Number(search.get('page') ?? 1)) || 1),
+    page: pageIn(search),
   };
 }
 
@@ -95,15 +92,17 @@ function Tests({ exam }: { exam: string }) {
         />
         <Select
           label="Mode"
-          value={wanted.mode ?? ''}
-          of={MODES}
-          onChange={(mode) => want({ mode: mode as NonNullable<Wanted['mode']> | null })}
+          any="any mode"
+          value={wanted.mode}
+          of={Object.entries(MODES)}
+          onChange={(mode) => want({ mode })}
         />
         <Select
           label="State"
-          value={wanted.state ?? ''}
-          of={STATES}
-          onChange={(state) => want({ state: state as NonNullable<Wanted['state']> | null })}
+          any="any state"
+          value={wanted.state}
+          of={Object.entries(STATES)}
+          onChange={(state) => want({ state })}
         />
       </div>
       {held && (
@@ -157,29 +156,6 @@ function Tests({ exam }: { exam: string }) {
         </>
       )}
     </div>
-  );
-}
-
-function Select(props: {
-  label: string;
-  value: string;
-  of: Record<string, string>;
-  onChange: (value: string | null) => void;
-}) {
-  return (
-    <select
-      aria-label={props.label}
-      value={props.value}
-      onChange={(event) => props.onChange(event.target.value === '' ? null : event.target.value)}
-      className="select w-auto border-base-content/50 text-base pointer-fine:h-9"
-    >
-      <option value="">any {props.label.toLowerCase()}</option>
-      {Object.entries(props.of).map(([value, name]) => (
-        <option key={value} value={value}>
-          {name}
-        </option>
-      ))}
-    </select>
   );
 }
 

@@ -1,32 +1,32 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
-import { ChevronDown, ChevronRight, Flag, NotebookPen, Star } from 'lucide-react';
+import { useQuery } from '@tanstack/react-query';
+import { Flag, NotebookPen, Star } from 'lucide-react';
 import { useDeferredValue, useId, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, type View } from '../../api/client';
 import { builder, library, questionHistory } from '../../api/queries';
-import { useExam } from '../../api/useExam';
 import { Button, ButtonLink } from '../../ui/Button';
+import { DownloadButton } from '../../ui/DownloadButton';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
+import { OfExam } from '../../ui/OfExam';
 import { OutcomeMark, OUTCOMES } from '../../ui/Outcome';
+import { Opener } from '../../ui/Opener';
 import { Pages } from '../../ui/Pages';
+import { Select } from '../../ui/Select';
 import { plainDate } from '../../ui/dates';
-import { download, fileName } from '../../ui/download';
+import { fileName } from '../../ui/download';
 import { useInAddress } from '../../ui/useInAddress';
 import { useTitle } from '../../ui/useTitle';
 import { count, dayTime, duration, MODES, percent } from '../../ui/words';
 import { POOLS, readMet, writeMet, type Wanted } from './libraryFilters';
+import { ReviewLink } from './ReviewLink';
 import { StarAndNote } from './StarAndNote';
 
 /** All that one has met, found again. */
 export function Component() {
   useTitle('Library');
-  const choice = useExam();
-  if (choice.isPending) return <Loading />;
-  if (choice.error) return <Failure error={choice.error} retry={choice.retry} />;
-  if (!choice.exam) return <Empty title="No exam has been set up here yet." />;
-  return <Met key={choice.exam} exam={choice.exam} />;
+  return <OfExam>{(exam) => <Met exam={exam} />}</OfExam>;
 }
 
 function Met({ exam }: { exam: string }) {
@@ -47,7 +47,17 @@ function Met({ exam }: { exam: string }) {
             {count(all.total, 'question')} {narrowed ? 'like that' : 'that you have met or marked'}.
           </p>
         </div>
-        {all.total > 0 && <Table exam={exam} wanted={wanted} name={all.examName} />}
+        {all.total > 0 && (
+          <DownloadButton
+            name={fileName(`${all.examName} library`, 'csv')}
+            make={async () => {
+              const path = { params: { path: { exam } }, body: wanted };
+              return (await ask(api.POST('/api/exams/{exam}/library/table', path))).csv;
+            }}
+          >
+            As a table (CSV)
+          </DownloadButton>
+        )}
       </div>
       <Filters exam={exam} wanted={wanted} want={want} />
       {all.met.length === 0 ? (
@@ -90,63 +100,21 @@ function Filters(props: { exam: string; wanted: Wanted; want: (part: Partial<Wan
         className="input w-72 border-base-content/50 text-base pointer-fine:h-9"
       />
       <Select
-        label="any topic"
+        wide
+        label="Of which topic"
+        any="any topic"
         value={wanted.topic}
-        of={(topics.data?.topics ?? []).map(({ code, name }) => [code, name])}
+        of={(topics.data?.topics ?? []).map(({ code, name }) => [code, name] as const)}
         onChange={(topic) => want({ topic })}
       />
       <Select
-        label="any pool"
+        wide
+        label="Of which pool"
+        any="any pool"
         value={wanted.pool}
         of={Object.entries(POOLS)}
-        onChange={(pool) => want({ pool: (pool ?? null) as NonNullable<Wanted['pool']> | null })}
+        onChange={(pool) => want({ pool })}
       />
-    </div>
-  );
-}
-
-function Select(props: {
-  label: string;
-  value: string | null | undefined;
-  of: [string, string][];
-  onChange: (value: string | null) => void;
-}) {
-  return (
-    <select
-      aria-label={props.label}
-      value={props.value ?? ''}
-      onChange={(event) => props.onChange(event.target.value === '' ? null : event.target.value)}
-      className="select w-52 border-base-content/50 text-base pointer-fine:h-9"
-    >
-      <option value="">{props.label}</option>
-      {props.of.map(([value, name]) => (
-        <option key={value} value={value}>
-          {name}
-        </option>
-      ))}
-    </select>
-  );
-}
-
-function Table({ exam, wanted, name }: { exam: string; wanted: Wanted; name: string }) {
-  const taking = useMutation({
-    mutationFn: async () => {
-      const { csv } = await ask(
-        api.POST('/api/exams/{exam}/library/table', { params: { path: { exam } }, body: wanted }),
-      );
-      download(fileName(`${name} library`, 'csv'), 'text/csv;charset=utf-8', csv);
-    },
-  });
-  return (
-    <div className="flex flex-wrap items-center gap-3">
-      <Button small busy={taking.isPending} onClick={() => taking.mutate()}>
-        As a table (CSV)
-      </Button>
-      {taking.isError && (
-        <p role="alert" className="text-error">
-          {taking.error.message}
-        </p>
-      )}
     </div>
   );
 }
@@ -154,7 +122,6 @@ function Table({ exam, wanted, name }: { exam: string; wanted: Wanted; name: str
 function Row({ exam, one }: { exam: string; one: View<'Met'> }) {
   const [open, setOpen] = useState(false);
   const id = useId();
-  const Arrow = open ? ChevronDown : ChevronRight;
   return (
     <li className="border-t border-base-300 py-1">
       <div className="grid grid-cols-[1.5rem_minmax(0,1fr)_auto] items-center gap-x-2">
@@ -162,30 +129,8 @@ function Row({ exam, one }: { exam: string; one: View<'Met'> }) {
           {one.outcome && <OutcomeMark outcome={one.outcome} />}
           <span className="sr-only">{one.outcome ? OUTCOMES[one.outcome] : 'Only marked'}</span>
         </span>
-        {one.sitting === null ? (
-          <span className="truncate" title={one.excerpt}>
-            {one.excerpt}
-          </span>
-        ) : (
-          <Link
-            to={`/review/${one.sitting}/${(one.position ?? 0) + 1}?show=all`}
-            className="flex min-h-11 min-w-0 items-center underline-offset-4 hover:underline pointer-fine:min-h-7"
-          >
-            <span className="truncate" title={one.excerpt}>
-              {one.excerpt}
-            </span>
-          </Link>
-        )}
-        <button
-          type="button"
-          aria-expanded={open}
-          aria-controls={id}
-          aria-label={`History of: ${one.excerpt}`}
-          onClick={() => setOpen(!open)}
-          className="flex min-h-11 min-w-11 cursor-pointer items-center justify-center pointer-fine:min-h-8"
-        >
-          <Arrow aria-hidden="true" className="size-4" />
-        </button>
+        <ReviewLink of={one} />
+        <Opener open={open} controls={id} label={`History of: ${one.excerpt}`} onToggle={() => setOpen(!open)} />
       </div>
       <p className="flex flex-wrap items-center gap-x-3 pl-8 text-sm text-base-content/75">
         <span>

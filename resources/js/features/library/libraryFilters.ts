@@ -1,4 +1,5 @@
 import type { View } from '../../api/client';
+import { pageIn } from '../../ui/useInAddress';
 
 export type Wanted = View<'MetWanted'>;
 type Pool = NonNullable<Wanted['pool']>;
@@ -24,7 +25,7 @@ export function readMet(search: URLSearchParams): Wanted {
     words: search.get('words'),
     topic: search.get('topic'),
     pool: pool !== null && Object.hasOwn(POOLS, pool) ? (pool as Pool) : null,
-    page: Math.max(1, Math.trunc(Number(search.get('page') ?? 1)) || 1),
+    page: pageIn(search),
   };
 }
 

@@ -1,16 +1,16 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { api, ask, type View } from '../../api/client';
 import { plan as planOf } from '../../api/queries';
-import { Button } from '../../ui/Button';
+import { DownloadButton } from '../../ui/DownloadButton';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
+import { OfExam } from '../../ui/OfExam';
 import { Notice } from '../../ui/Notice';
-import { download, fileName } from '../../ui/download';
+import { fileName } from '../../ui/download';
 import { useTitle } from '../../ui/useTitle';
 import { ExamDate } from '../today/ExamDate';
 import { ThisWeek } from '../today/ThisWeek';
-import { useExam } from '../../api/useExam';
 import { HoursForm } from './HoursForm';
 import { planned } from './planned';
 import { Weeks } from './Weeks';
@@ -18,11 +18,7 @@ import { Weeks } from './Weeks';
 /** The weeks up to the exam, made anew from where one stands. */
 export function Component() {
   useTitle('Plan');
-  const choice = useExam();
-  if (choice.isPending) return <Loading />;
-  if (choice.error) return <Failure error={choice.error} retry={choice.retry} />;
-  if (!choice.exam) return <Empty title="No exam has been set up here yet." />;
-  return <Plan key={choice.exam} exam={choice.exam} />;
+  return <OfExam>{(exam) => <Plan exam={exam} />}</OfExam>;
 }
 
 function Plan({ exam }: { exam: string }) {
@@ -68,29 +64,16 @@ function Laid({ plan }: { plan: View<'Plan'> }) {
         at stake. What you do not get round to is spread over the weeks that are left. New revisits come as you answer.
       </p>
       <div>
-        <TakeAway plan={plan} />
+        <DownloadButton
+          name={fileName(plan.examName, 'ics')}
+          make={async () => {
+            const path = { params: { path: { exam: plan.exam } } };
+            return (await ask(api.GET('/api/exams/{exam}/plan/calendar', path))).text;
+          }}
+        >
+          Into my calendar (iCalendar)
+        </DownloadButton>
       </div>
     </section>
-  );
-}
-
-function TakeAway({ plan: { exam, examName } }: { plan: View<'Plan'> }) {
-  const taking = useMutation({
-    mutationFn: async () => {
-      const { text } = await ask(api.GET('/api/exams/{exam}/plan/calendar', { params: { path: { exam } } }));
-      download(fileName(examName, 'ics'), 'text/calendar;charset=utf-8', text);
-    },
-  });
-  return (
-    <div className="flex flex-wrap items-center gap-3">
-      <Button small busy={taking.isPending} onClick={() => taking.mutate()}>
-        Into my calendar (iCalendar)
-      </Button>
-      {taking.isError && (
-        <p role="alert" className="text-error">
-          {taking.error.message}
-        </p>
-      )}
-    </div>
   );
 }

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
-import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useId, useState } from 'react';
 import type { View } from '../../api/client';
+import { Opener } from '../../ui/Opener';
 import { weekday } from '../../ui/dates';
 import { count } from '../../ui/words';
 import { hours } from './planned';
@@ -62,27 +62,19 @@ const COLUMNS =
 function Row(props: { week: Week; most: number; each: number; open: boolean; onToggle: () => void }) {
   const { week, most, each, open, onToggle } = props;
   const id = useId();
-  const Arrow = open ? ChevronDown : ChevronRight;
   const [fresh, weak] = [total(week.new), total(week.weak)];
   const asked = week.revisits + fresh + weak;
   const part = (ms: number) => ({ width: `${(100 * ms) / most}%` });
   return (
     <li className="border-t border-base-300">
       <div className={clsx(COLUMNS, 'min-h-10')}>
-        <button
-          type="button"
-          aria-expanded={open}
-          aria-controls={id}
-          onClick={onToggle}
-          className="flex min-h-11 min-w-0 cursor-pointer items-center gap-1 text-left font-bold whitespace-nowrap pointer-fine:min-h-9"
-        >
-          <Arrow aria-hidden="true" className="size-4 shrink-0" />
+        <Opener open={open} controls={id} onToggle={onToggle} className="font-bold whitespace-nowrap">
           {weekday(week.from)}
           <span className="sr-only">
             : {count(week.revisits, 'revisit')}, {fresh} new, {weak} where most is at stake
             {week.rehearsal && ', a rehearsal'}, {hours(week.plannedMs)}
           </span>
-        </button>
+        </Opener>
         <span className="text-right tabular-nums">{week.revisits}</span>
         <span className="text-right tabular-nums">{fresh}</span>
         <span className="text-right tabular-nums">{weak}</span>

@@ -1,5 +1,6 @@
 import type { View } from '../../api/client';
 import { Figure } from '../../ui/Figure';
+import { sinceMonday } from '../../ui/dates';
 import { count, duration } from '../../ui/words';
 
 const WEEKS = 12;
@@ -10,8 +11,7 @@ const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', 
 /** The days on which one studied, over twelve weeks: the longer, the fuller. */
 export function Calendar({ progress: { days, totalMs, sittings } }: { progress: View<'Progress'> }) {
   const today = Date.parse(new Date().toISOString().slice(0, 10));
-  // Weeks begin on Monday.
-  const monday = today - ((new Date(today).getUTCDay() + 6) % 7) * DAY;
+  const monday = today - sinceMonday(today) * DAY;
   const start = monday - (WEEKS - 1) * 7 * DAY;
   const by = new Map(days.map((day) => [Date.parse(day.date), day]));
   return (

@@ -8,9 +8,9 @@ import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Figure } from '../../ui/Figure';
 import { Loading } from '../../ui/Loading';
+import { OfExam } from '../../ui/OfExam';
 import { useTitle } from '../../ui/useTitle';
 import { count, percent } from '../../ui/words';
-import { useExam } from '../../api/useExam';
 import { Bests } from './Bests';
 import { Calendar } from './Calendar';
 import { CohortFigure } from './CohortFigure';
@@ -23,11 +23,7 @@ import { TrendFigure } from './TrendFigure';
 
 export function Component() {
   useTitle('Progress');
-  const choice = useExam();
-  if (choice.isPending) return <Loading />;
-  if (choice.error) return <Failure error={choice.error} retry={choice.retry} />;
-  if (!choice.exam) return <Empty title="No exam has been set up here yet." />;
-  return <Progress exam={choice.exam} />;
+  return <OfExam>{(exam) => <Progress exam={exam} />}</OfExam>;
 }
 
 function Progress({ exam }: { exam: string }) {

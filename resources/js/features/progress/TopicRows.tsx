@@ -1,8 +1,8 @@
 import clsx from 'clsx';
-import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useId } from 'react';
 import { Link } from 'react-router';
 import type { View } from '../../api/client';
+import { Opener } from '../../ui/Opener';
 import { Covered } from '../../ui/Covered';
 import { count, percent } from '../../ui/words';
 import { topicId } from './Skyline';
@@ -46,23 +46,15 @@ const COLUMNS =
 
 function Row({ topic, open, onToggle }: { topic: View<'TopicStand'>; open: boolean; onToggle: () => void }) {
   const id = useId();
-  const Arrow = open ? ChevronDown : ChevronRight;
   const { share, low, high, responses, stake } = topic;
   return (
     <li id={topicId(topic.code)} className="border-t border-base-300">
       <div className={clsx(COLUMNS, 'min-h-10')}>
-        <button
-          type="button"
-          aria-expanded={open}
-          aria-controls={id}
-          onClick={onToggle}
-          className="flex min-h-11 min-w-0 cursor-pointer items-center gap-1 text-left font-bold pointer-fine:min-h-9"
-        >
-          <Arrow aria-hidden="true" className="size-4 shrink-0" />
+        <Opener open={open} controls={id} onToggle={onToggle} className="font-bold">
           <span className="truncate" title={topic.name}>
             {topic.name}
           </span>
-        </button>
+        </Opener>
         <span className="text-right tabular-nums">{percent(topic.weight / 100)}</span>
         <span className="text-right font-bold tabular-nums">{share === null ? '–' : percent(share)}</span>
         <span className="text-right text-sm tabular-nums">

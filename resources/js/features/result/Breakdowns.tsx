@@ -1,8 +1,8 @@
 import clsx from 'clsx';
-import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useId, useState } from 'react';
 import type { View } from '../../api/client';
 import { AsTable } from '../../ui/Fold';
+import { Opener } from '../../ui/Opener';
 import { Segments } from '../../ui/Segments';
 import { Table } from '../../ui/Table';
 import { capital, count, duration, percent, signed, tight } from '../../ui/words';
@@ -83,25 +83,14 @@ function Row(props: { group: Group; by: string; cut: number; sitting: string; su
   const id = useId();
   const alone = group.parts.filter(({ tally }) => tally.questions === 1);
   const larger = group.parts.filter(({ tally }) => tally.questions > 1);
-  const Arrow = open ? ChevronDown : ChevronRight;
   return (
     <li>
       <div className={clsx(COLUMNS, 'min-h-10')}>
-        <button
-          type="button"
-          aria-expanded={open}
-          aria-controls={id}
-          onClick={() => setOpen(!open)}
-          className={clsx(
-            'flex min-h-11 min-w-0 cursor-pointer items-center gap-1 text-left pointer-fine:min-h-9',
-            sub ? 'pl-5' : 'font-bold',
-          )}
-        >
-          <Arrow aria-hidden="true" className="size-4 shrink-0" />
+        <Opener open={open} controls={id} onToggle={() => setOpen(!open)} className={sub ? 'pl-5' : 'font-bold'}>
           <span className="truncate" title={valueOf(by, group.name)}>
             {valueOf(by, group.name)}
           </span>
-        </button>
+        </Opener>
         <span className="text-right text-sm text-base-content/75 tabular-nums max-sm:hidden">
           {group.tally.questions}
           <span className="sr-only"> {group.tally.questions === 1 ? 'question' : 'questions'}</span>

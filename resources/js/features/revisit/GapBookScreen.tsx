@@ -8,23 +8,20 @@ import { Button, ButtonLink } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
+import { OfExam } from '../../ui/OfExam';
 import { Pages } from '../../ui/Pages';
 import { Segments } from '../../ui/Segments';
-import { useInAddress } from '../../ui/useInAddress';
+import { Select } from '../../ui/Select';
+import { addressOf, useInAddress } from '../../ui/useInAddress';
 import { useTitle } from '../../ui/useTitle';
 import { count } from '../../ui/words';
-import { useExam } from '../../api/useExam';
 import { causeName, inTheBook, readFilters, writeFilters, type Wanted } from './gapFilters';
 import { GapRow } from './GapRow';
 
 /** One's own misses: what to read, what to drill, what has closed. */
 export function Component() {
   useTitle('Gap book');
-  const choice = useExam();
-  if (choice.isPending) return <Loading />;
-  if (choice.error) return <Failure error={choice.error} retry={choice.retry} />;
-  if (!choice.exam) return <Empty title="No exam has been set up here yet." />;
-  return <GapBook key={choice.exam} exam={choice.exam} />;
+  return <OfExam>{(exam) => <GapBook exam={exam} />}</OfExam>;
 }
 
 function GapBook({ exam }: { exam: string }) {
@@ -81,7 +78,7 @@ function GapBook({ exam }: { exam: string }) {
 function Doing({ exam, book, wanted }: { exam: string; book: View<'GapBook'>; wanted: Wanted }) {
   const begin = useBegin();
   const n = Math.min(20, book.total);
-  const sheet = new URLSearchParams(writeFilters({ ...wanted, page: 1 }).filter(([, text]) => text !== ''));
+  const sheet = addressOf(writeFilters({ ...wanted, page: 1 }));
   return (
     <div className="flex flex-wrap items-center gap-2">
       <Button
@@ -118,41 +115,22 @@ function Filters(props: { book: View<'GapBook'>; wanted: Wanted; want: (part: Pa
         onChoose={(state) => want({ state: state === '' ? null : state })}
       />
       <Select
-        label="topic"
+        wide
+        label="Of which topic"
+        any="any topic"
         value={wanted.topic}
-        of={book.topics.map(({ code, name, n }) => [code, `${name} (${n})`])}
+        of={book.topics.map(({ code, name, n }) => [code, `${name} (${n})`] as const)}
         onChange={(topic) => want({ topic })}
       />
       <Select
-        label="cause"
+        wide
+        label="Of which cause"
+        any="any cause"
         value={wanted.cause}
-        of={book.causes.map(({ code, n }) => [code, `${causeName(code)} (${n})`])}
+        of={book.causes.map(({ code, n }) => [code, `${causeName(code)} (${n})`] as const)}
         onChange={(cause) => want({ cause })}
       />
     </div>
-  );
-}
-
-function Select(props: {
-  label: string;
-  value: string | null | undefined;
-  of: [string, string][];
-  onChange: (value: string | null) => void;
-}) {
-  return (
-    <select
-      aria-label={`Of which ${props.label}`}
-      value={props.value ?? ''}
-      onChange={(event) => props.onChange(event.target.value === '' ? null : event.target.value)}
-      className="select w-52 border-base-content/50 text-base pointer-fine:h-9"
-    >
-      <option value="">any {props.label}</option>
-      {props.of.map(([value, name]) => (
-        <option key={value} value={value}>
-          {name}
-        </option>
-      ))}
-    </select>
   );
 }
 

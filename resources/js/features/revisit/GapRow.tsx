@@ -1,9 +1,10 @@
-import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useId, useState } from 'react';
 import { Link } from 'react-router';
 import type { View } from '../../api/client';
-import { plainDate, weekday } from '../../ui/dates';
-import { count } from '../../ui/words';
+import { Opener } from '../../ui/Opener';
+import { weekday } from '../../ui/dates';
+import { count, dayTime } from '../../ui/words';
+import { ReviewLink } from '../library/ReviewLink';
 import { StarAndNote } from '../library/StarAndNote';
 import { CauseField } from '../result/CauseField';
 import { useGap } from '../result/useGap';
@@ -13,37 +14,14 @@ import { causeName, type Gap } from './gapFilters';
 export function GapRow({ exam, gap, reading }: { exam: string; gap: Gap; reading: readonly View<'Reading'>[] }) {
   const [open, setOpen] = useState(false);
   const id = useId();
-  const Arrow = open ? ChevronDown : ChevronRight;
   return (
     <li className="border-t border-base-300 py-1.5">
       <div className="grid grid-cols-[1rem_minmax(0,1fr)_auto] items-center gap-x-3 sm:grid-cols-[5.5rem_minmax(0,1fr)_auto]">
         <span className="flex items-center gap-1.5 text-sm">
           <GapMark state={gap.state} /> <span className="max-sm:sr-only">{gap.state}</span>
         </span>
-        {gap.sitting === null ? (
-          <span className="truncate" title={gap.excerpt}>
-            {gap.excerpt}
-          </span>
-        ) : (
-          <Link
-            to={`/review/${gap.sitting}/${(gap.position ?? 0) + 1}?show=all`}
-            className="flex min-h-11 min-w-0 items-center font-bold underline-offset-4 hover:underline pointer-fine:min-h-7"
-          >
-            <span className="truncate" title={gap.excerpt}>
-              {gap.excerpt}
-            </span>
-          </Link>
-        )}
-        <button
-          type="button"
-          aria-expanded={open}
-          aria-controls={id}
-          aria-label={`More of: ${gap.excerpt}`}
-          onClick={() => setOpen(!open)}
-          className="flex min-h-11 min-w-11 cursor-pointer items-center justify-center pointer-fine:min-h-8"
-        >
-          <Arrow aria-hidden="true" className="size-4" />
-        </button>
+        <ReviewLink of={gap} bold />
+        <Opener open={open} controls={id} label={`More of: ${gap.excerpt}`} onToggle={() => setOpen(!open)} />
       </div>
       <p className="pl-[6.25rem] text-sm text-base-content/75 max-sm:pl-0">
         {gap.topic}; missed {gap.misses === 1 ? 'once' : count(gap.misses, 'time')};{' '}
@@ -58,7 +36,7 @@ export function GapRow({ exam, gap, reading }: { exam: string; gap: Gap; reading
       {open && (
         <div id={id} className="mt-1 ml-[6.25rem] grid gap-2 border-l-2 border-base-300 pl-3 max-sm:ml-0">
           <p className="text-sm">
-            {gap.subtopic}. Met last on {plainDate(new Date(gap.seenAt).toISOString().slice(0, 10))}.
+            {gap.subtopic}. Met last on {dayTime(gap.seenAt)}.
           </p>
           <p className="flex flex-wrap gap-x-4">
             {gap.sections.map((code) => (

@@ -6,21 +6,22 @@ import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { Markdown } from '../../ui/Markdown';
-import { plainDate, weekday } from '../../ui/dates';
+import { OfExam } from '../../ui/OfExam';
+import { weekday } from '../../ui/dates';
 import { useTitle } from '../../ui/useTitle';
-import { count } from '../../ui/words';
-import { useExam } from '../../api/useExam';
+import { count, dayTime } from '../../ui/words';
 import { causeName, inTheBook, readFilters, type Gap } from './gapFilters';
 
 /** The gap book on paper: by topic, with what to read, one’s notes, and room to write. */
 export function Component() {
   useTitle('Study sheet');
+  return <OfExam>{(exam) => <Sheet exam={exam} />}</OfExam>;
+}
+
+function Sheet({ exam }: { exam: string }) {
   const [search] = useSearchParams();
-  const { exam, error, isPending, retry } = useExam();
-  const wanted = readFilters(search);
-  const page = useQuery({ ...gapSheet(exam ?? '', wanted), enabled: exam !== undefined });
-  if (error) return <Failure error={error} retry={retry} />;
-  if (isPending || page.isPending) return <Loading what="Laying out your study sheet" />;
+  const page = useQuery(gapSheet(exam, readFilters(search)));
+  if (page.isPending) return <Loading what="Laying out your study sheet" />;
   if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
   const book = page.data;
   const topics = [...new Set(book.gaps.map(({ topic }) => topic))];
@@ -33,7 +34,7 @@ export function Component() {
         <ButtonLink to="/gaps">Back to the gap book</ButtonLink>
       </div>
       <p>{book.examName}</p>
-      <h1 className="text-2xl font-bold">Study sheet, {plainDate(new Date().toISOString().slice(0, 10))}</h1>
+      <h1 className="text-2xl font-bold">Study sheet, {dayTime(Date.now())}</h1>
       <p className="mb-4">{inTheBook(book)}</p>
       {book.gaps.length === 0 && <Empty title="There is no such gap." />}
       {topics.map((topic) => {

@@ -1,7 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { api, ask, type View } from '../../api/client';
 import { revisits } from '../../api/queries';
 import { useBegin } from '../../api/useBegin';
@@ -10,13 +9,14 @@ import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Figure } from '../../ui/Figure';
 import { Loading } from '../../ui/Loading';
+import { OfExam } from '../../ui/OfExam';
 import { OutcomeMark, OUTCOMES } from '../../ui/Outcome';
 import { Pages } from '../../ui/Pages';
 import { Segments } from '../../ui/Segments';
-import { weekday } from '../../ui/dates';
+import { sinceMonday, weekday } from '../../ui/dates';
 import { useTitle } from '../../ui/useTitle';
 import { count, percent } from '../../ui/words';
-import { useExam } from '../../api/useExam';
+import { ReviewLink } from '../library/ReviewLink';
 import { dueSaid } from './dueSaid';
 
 type Revisits = View<'Revisits'>;
@@ -27,11 +27,7 @@ const SESSIONS = [10, 20, 50];
 /** What comes back, and when; a session of it. */
 export function Component() {
   useTitle('Revisits');
-  const choice = useExam();
-  if (choice.isPending) return <Loading />;
-  if (choice.error) return <Failure error={choice.error} retry={choice.retry} />;
-  if (!choice.exam) return <Empty title="No exam has been set up here yet." />;
-  return <Scheduled key={choice.exam} exam={choice.exam} />;
+  return <OfExam>{(exam) => <Scheduled exam={exam} />}</OfExam>;
 }
 
 function Scheduled({ exam }: { exam: string }) {
@@ -165,18 +161,7 @@ function Row({ exam, one, today }: { exam: string; one: View<'Revisit'>; today: 
         <span className="sr-only">{OUTCOMES[one.outcome]} last time</span>
       </span>
       <div className="min-w-0">
-        {one.sitting === null ? (
-          <span className="block truncate">{one.excerpt}</span>
-        ) : (
-          <Link
-            to={`/review/${one.sitting}/${(one.position ?? 0) + 1}?show=all`}
-            className="flex min-h-11 items-center underline-offset-4 hover:underline pointer-fine:min-h-7"
-          >
-            <span className="truncate" title={one.excerpt}>
-              {one.excerpt}
-            </span>
-          </Link>
-        )}
+        <ReviewLink of={one} />
         <p className="text-sm text-base-content/75">
           {one.topic}
           {one.recall !== null && `; still known with ${percent(one.recall)}`}
@@ -206,9 +191,7 @@ function Row({ exam, one, today }: { exam: string; one: View<'Revisit'>; today: 
 
 /** Four weeks, Monday to Sunday, each day with what falls on it. */
 function Weeks({ view: { days, later, examDate } }: { view: Revisits }) {
-  const first = Date.parse(days[0]?.date ?? '');
-  // Weeks begin on Monday.
-  const before = (new Date(first).getUTCDay() + 6) % 7;
+  const before = sinceMonday(Date.parse(days[0]?.date ?? ''));
   const most = Math.max(1, ...days.map(({ n }) => n));
   return (
     <Figure

@@ -1,4 +1,5 @@
 import type { View } from '../../api/client';
+import { pageIn } from '../../ui/useInAddress';
 import { CAUSES } from '../result/causes';
 
 export type Wanted = View<'GapsWanted'>;
@@ -16,7 +17,7 @@ export function readFilters(search: URLSearchParams): Wanted {
     cause: search.get('cause'),
     section: search.get('section'),
     state: state !== null && Object.hasOwn(STATES, state) ? (state as keyof typeof STATES) : null,
-    page: Math.max(1, Math.trunc(Number(search.get('page') ?? 1)) || 1),
+    page: pageIn(search),
   };
 }
 
