@@ -39,6 +39,9 @@ final class BareController
             where q.exam_id = 1 and q.retired_at is null and s.outcome is null order by q.topic_id, q.id limit 25',
         'answers' => 'select o.question_id, o.share, o.settled_ms, q.topic_id, q.b, q.luck from outcomes o
             join questions q on q.id = o.question_id where o.user_id = :user order by o.question_id, o.settled_ms',
+        // What was met by topic and outcome, and what of it is due: the rows that Today counts.
+        'today' => 'select topic_id, outcome, count(*), sum(flagged), sum(due_day is not null and due_day <= 20780)
+            from standings where user_id = :user and exam_id = 1 group by topic_id, outcome',
         'gaps' => "select s.question_id, s.topic_id, s.gap, s.gap_day, t.value from standings s
             left join question_tags t on t.question_id = s.question_id and t.family = '_reads'
             where s.user_id = :user and s.exam_id = 1 and s.gap is not null order by s.gap_day desc",

@@ -135,7 +135,7 @@ final class ScaleTrial
             goalMs: 150,
         );
         $pages = [
-            'Today, 50,000 answers' => ["{$exam}/today", null, 5, 100],
+            'Today, 50,000 answers' => ["{$exam}/today", 'today', 4, 100],
             'How far I have come, 50,000 answers' => ["{$exam}/progress", 'answers', 1, 250],
             'The plan, 50,000 answers' => ["{$exam}/plan", 'due', 5, 150],
             'Among others, 50,000 answers' => ["{$exam}/cohort", 'answers', 2, 250],
