@@ -357,13 +357,49 @@ test('the handbook is searched, read on where one stopped, and ends in a short q
   await dropOpenTests(page, 'upland-guide');
 });
 
+test('a page of the handbook is read aloud where the browser has a voice', async ({ page }) => {
+  await page.addInitScript(() => {
+    const said: string[] = [];
+    const voice = Object.assign(new EventTarget(), {
+      getVoices: () => [{ name: 'One' }],
+      speak: (words: SpeechSynthesisUtterance) => said.push(words.text),
+      cancel: () => said.push('(silence)'),
+      pause: () => said.push('(pause)'),
+      resume: () => said.push('(on)'),
+    });
+    Object.defineProperty(window, 'speechSynthesis', { value: voice });
+    Object.assign(window, { said });
+  });
+  const said = () => page.evaluate(() => (window as unknown as { said: string[] }).said);
+  await signInAs(page, 'Bram Holloway');
+  await page.goto('/handbook/upland-guide/wx.clouds');
+  await page.getByRole('button', { name: 'Read it to me' }).click();
+  const first = (await said()).filter((words) => !words.startsWith('('));
+  expect(first[0]).toBe(await page.getByRole('article').getByRole('heading', { level: 2 }).textContent());
+  expect(first.length).toBeGreaterThan(3);
+  const shown = await page.getByRole('article').textContent();
+  for (const words of first) expect(shown).toContain(words);
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await page.getByRole('button', { name: 'Go on', exact: true }).click();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  expect((await said()).slice(-3)).toEqual(['(pause)', '(on)', '(silence)']);
+  // On another page it is silent, and begins anew.
+  await page.getByRole('button', { name: 'Read it to me' }).click();
+  await page.getByRole('link', { name: /^On: / }).click();
+  await expect(page.getByRole('button', { name: 'Read it to me' })).toBeVisible();
+  expect((await said()).at(-1)).toBe('(silence)');
+});
+
 test('the study sheet is printed from what is looked at', async ({ page }) => {
   await signInAs(page, 'Bram Holloway');
   await page.goto('/gaps');
-  await page.getByLabel('Of which topic').selectOption({ index: 1 });
+  const topic = page.getByLabel('Of which topic');
+  const name = (await topic.locator('option').nth(1).textContent())?.replace(/ \(\d+\)$/, '') ?? 'none';
+  await topic.selectOption({ index: 1 });
   await expect(page).toHaveURL(/topic=/);
   await page.getByRole('link', { name: 'Study sheet' }).click();
   await expect(page.getByRole('heading', { level: 2 })).toHaveCount(1);
+  await expect(page.getByRole('heading', { level: 2 })).toContainText(name);
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: 'Print it' })).toBeHidden();
   expect((await page.pdf()).byteLength).toBeGreaterThan(5_000);

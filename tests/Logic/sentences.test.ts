@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { amongOthers } from '../../resources/js/features/progress/amongOthers';
 import { whenWell } from '../../resources/js/features/progress/whenWell';
 import { changed, shifted } from '../../resources/js/features/result/against';
-import { plainDate, weekday } from '../../resources/js/ui/dates';
+import { plainDate, sinceMonday, weekday } from '../../resources/js/ui/dates';
+import { addressOf, pageIn } from '../../resources/js/ui/useInAddress';
+import { fileName } from '../../resources/js/ui/download';
 import { points } from '../../resources/js/ui/points';
 
 const spell = (from: number, off: number, clear = true, n = 30) => ({ from, off, clear, n });
@@ -69,5 +71,29 @@ describe('points and dates', () => {
   it('does not depend on where it is read', () => {
     expect(plainDate('2026-05-31')).toBe('31 May 2026');
     expect(weekday('2026-05-31')).toBe('Sun 31 May');
+  });
+  it('counts the days of a week from Monday', () => {
+    // A Monday, a Saturday, a Sunday.
+    expect(['2026-06-01', '2026-06-06', '2026-06-07'].map((date) => sinceMonday(Date.parse(date)))).toEqual([0, 5, 6]);
+  });
+});
+
+describe('an address and a file', () => {
+  it('leaves out what is empty', () => {
+    expect(
+      addressOf([
+        ['words', 'föhn & fog'],
+        ['topic', ''],
+      ]).toString(),
+    ).toBe('words=f%C3%B6hn+%26+fog');
+  });
+  it('asks for a page there may be', () => {
+    expect(
+      ['', 'page=3', 'page=0', 'page=-7', 'page=x', 'page=2.9'].map((at) => pageIn(new URLSearchParams(at))),
+    ).toEqual([1, 3, 1, 1, 1, 2]);
+  });
+  it('names a file by a title', () => {
+    expect(fileName('Guide Licence: library', 'csv')).toBe('Guide-Licence-library.csv');
+    expect(fileName('…', 'ics')).toBe('test.ics');
   });
 });

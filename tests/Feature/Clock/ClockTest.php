@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Clock;
+
+use App\Clock\Moment;
+use Illuminate\Support\Carbon;
+use PHPUnit\Framework\Attributes\TestWith;
+use Psr\Clock\ClockInterface;
+use Tests\Feature\TestCase;
+
+/** What time it is, and which day that is. */
+final class ClockTest extends TestCase
+{
+    #[TestWith([true, 3, '2026-06-04 09:00:00'])]
+    #[TestWith([true, 0, '2026-06-01 09:00:00'])]
+    #[TestWith([true, -2, '2026-06-01 09:00:00'])]
+    // Where others are served, nobody's clock goes ahead.
+    #[TestWith([false, 3, '2026-06-01 09:00:00'])]
+    public function test_only_a_server_of_the_demo_may_live_ahead(bool $demo, int $days, string $told): void
+    {
+        $this->travelTo(Carbon::parse('2026-06-01 09:00:00'));
+        config(['app.demo' => $demo, 'app.days_ahead' => $days]);
+        $this->app->forgetInstance(ClockInterface::class);
+        self::assertSame($told, app(ClockInterface::class)->now()->format('Y-m-d H:i:s'));
+    }
+
+    public function test_a_date_is_a_day_and_a_day_is_a_date(): void
+    {
+        self::assertSame(20_454, Moment::dayOf('2026-01-01'));
+        self::assertSame(0, Moment::dayOf('1970-01-01'));
+        foreach (['2024-02-29', '2026-03-29', '2026-10-25', '2038-01-20'] as $date) {
+            self::assertSame($date, Moment::date(Moment::dayOf($date)));
+        }
+        // Whatever time zone the machine is set to.
+        $before = date_default_timezone_get();
+        date_default_timezone_set('Pacific/Kiritimati');
+        self::assertSame(20_454, Moment::dayOf('2026-01-01'));
+        date_default_timezone_set($before);
+    }
+}
