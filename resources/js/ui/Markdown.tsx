@@ -79,6 +79,12 @@ function drawn(children: string, inline: boolean): ReactNode {
 
 const PICTURE = /!\[[^\]]*\]\((\S+\.(?:svg|png|jpe?g|webp))/g;
 
+/** Letters that come late move what is on the page. */
+async function haveMathFonts(): Promise<void> {
+  const fonts = ['1em KaTeX_Main', 'italic 1em KaTeX_Math', '1em KaTeX_Size1'];
+  await Promise.allSettled(fonts.map((font) => document.fonts.load(font)));
+}
+
 /** Reads texts when the page has nothing else to do, so that they are there when they are wanted. */
 export function readAhead(texts: readonly { text: string; inline: boolean }[]): () => void {
   const waiting = [...texts];
@@ -88,7 +94,7 @@ export function readAhead(texts: readonly { text: string; inline: boolean }[]): 
     drawn(one.text, one.inline);
     // Options are named too.
     if (one.inline) plain(one.text);
-    if (one.text.includes('$')) void fetchMath().catch(() => undefined);
+    if (one.text.includes('$')) void fetchMath().then(haveMathFonts, () => undefined);
     for (const [, src = ''] of one.text.matchAll(PICTURE)) haveAhead(src);
     timer = window.setTimeout(next, 0);
   };

@@ -74,6 +74,7 @@ export function RouteLine({
             question={question}
             here={question.position === current}
             low={folded}
+            far={rows > MOST_ROWS}
             dim={!isAmong(only, question)}
             section={sections.get(question.position)}
             noted={noted.has(question.position)}
@@ -97,6 +98,7 @@ const Stop = memo(function Stop({
   question,
   here,
   low,
+  far,
   dim,
   section,
   noted,
@@ -107,6 +109,8 @@ const Stop = memo(function Stop({
   here: boolean;
   /** One of several rows, on a wide screen. */
   low: boolean;
+  /** One of so many that most are out of sight: those are not drawn. */
+  far: boolean;
   dim: boolean;
   /** The section that begins here. */
   section: string | undefined;
@@ -116,7 +120,13 @@ const Stop = memo(function Stop({
 }) {
   return (
     // The line is its background: of five hundred, each box more would be felt with every question.
-    <li className={clsx('route-line relative shrink-0 grow basis-9', low && 'lg:[--line:0.65rem]')}>
+    <li
+      className={clsx(
+        'route-line relative shrink-0 grow basis-9',
+        low && 'lg:[--line:0.65rem]',
+        far && '[contain-intrinsic-size:2.25rem_3.500rem] [content-visibility:auto]',
+      )}
+    >
       {/* A section begins at a boundary stone. */}
       {section && (
         <span

@@ -13,6 +13,7 @@ import {
   useState,
 } from 'react';
 import { useParams } from 'react-router';
+import type { View } from '../../api/client';
 import { explanation, kept, queries, session, tables } from '../../api/queries';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
@@ -45,7 +46,7 @@ import { startsOf } from './sections';
 import { readShortcuts } from '../question/shortcuts';
 import { SittingFooter } from './SittingFooter';
 import { SittingHeader } from './SittingHeader';
-import type { SittingStore, Snapshot } from './sittingStore';
+import type { QuestionState, SittingStore, Snapshot } from './sittingStore';
 import { useShortcuts } from './useShortcuts';
 import { useSitting, useSnapshot } from './useSitting';
 
@@ -180,6 +181,7 @@ function Open({
   const cards = [{ question, state }];
   const nextState = questions[ahead];
   if (next && ahead === current + 1 && nextState) cards.push({ question: next, state: nextState });
+  const beside = unitsOf(sitting.units, cards, current);
   const { marks, penalty } = question;
   // Beside a question that stands alone there is room.
   const open = !asking ? null : kit.open === undefined ? (wide && !unit ? 'notes' : null) : kit.open;
@@ -319,11 +321,13 @@ function Open({
                   onGo={go}
                   timeOf={look.ownTime ? store : null}
                 />
-                {unit && (
-                  <Highlightable sitting={id} position={unit.positions[0] ?? current}>
-                    <UnitPanel key={unit.id} unit={unit} position={current} />
-                  </Highlightable>
-                )}
+                {beside.map((one) => (
+                  <Activity key={one.unit.id} mode={one.unit === unit ? 'visible' : 'hidden'}>
+                    <Highlightable sitting={id} position={one.unit.positions[0] ?? one.position}>
+                      <UnitPanel unit={one.unit} position={one.position} />
+                    </Highlightable>
+                  </Activity>
+                ))}
                 <div id="the-question" className="grid content-start gap-5">
                   {state.checked && state.outcome ? (
                     <OpenSection
@@ -426,7 +430,21 @@ function useHeight(head: React.RefObject<HTMLElement | null>): void {
   }, [head]);
 }
 
-const AT_REST_MS = 300;
+interface Card {
+  question: View<'Question'>;
+  state: QuestionState;
+}
+
+/** The units of what is drawn, each once, and the question of it that one looks at, or would. */
+function unitsOf(units: readonly View<'Unit'>[], cards: readonly Card[], current: number) {
+  return units.flatMap((unit) => {
+    const within = cards.filter(({ question }) => question.unit === unit.id).map(({ state }) => state.position);
+    const [first] = within;
+    return first === undefined ? [] : [{ unit, position: within.includes(current) ? current : first }];
+  });
+}
+
+const AT_REST_MS = 120;
 
 /** A value once the page has been at rest with it for a moment. */
 function useAtRest(value: number): number {
