@@ -21,7 +21,7 @@ final class HandbookController
         $sections = HandbookSection::query()
             ->where('exam_id', $exam->id)
             ->orderBy('position')
-            ->get(['code', 'chapter', 'title']);
+            ->get(['code', 'chapter', 'title', 'lesson']);
 
         return new JsonResponse(
             new HandbookView(
@@ -38,20 +38,16 @@ final class HandbookController
         $sections = array_values(
             HandbookSection::query()->where('exam_id', $exam->id)->orderBy('position')->get()->all(),
         );
-        $link = fn (int $i): ?SectionLinkView => isset($sections[$i]) ? SectionLinkView::of($sections[$i]) : null;
 
         return new JsonResponse(
             new WholeHandbookView(
                 $exam->slug,
                 $exam->name,
                 array_map(
-                    fn (HandbookSection $section, int $i): SectionView => new SectionView(
-                        code: $section->code,
-                        chapter: $section->chapter,
-                        title: $section->title,
-                        body: $section->body,
-                        before: $link($i - 1),
-                        after: $link($i + 1),
+                    fn (HandbookSection $section, int $i): SectionView => SectionView::of(
+                        section: $section,
+                        before: $sections[$i - 1] ?? null,
+                        after: $sections[$i + 1] ?? null,
                     ),
                     $sections,
                     array_keys($sections),
@@ -73,7 +69,7 @@ final class HandbookController
         $hits = new TextHits(SearchText::of($request->string('words')->value()));
         $found = [];
         foreach (HandbookSection::query()->where('exam_id', $exam->id)->orderBy('position')->get() as $section) {
-            $text = PlainExcerpt::whole($section->body);
+            $text = PlainExcerpt::whole(implode(' ', [$section->body, ...array_column($section->lesson ?? [], 'body')]));
             if ($hits->finds("{$section->title} {$section->chapter} {$text}")) {
                 $found[] = new HandbookHitView(
                     code: $section->code,
@@ -110,15 +106,6 @@ final class HandbookController
         $before = (clone $sections)->where('position', '<', $found->position)->orderByDesc('position')->first();
         $after = (clone $sections)->where('position', '>', $found->position)->orderBy('position')->first();
 
-        return new JsonResponse(
-            new SectionView(
-                code: $found->code,
-                chapter: $found->chapter,
-                title: $found->title,
-                body: $found->body,
-                before: $before instanceof HandbookSection ? SectionLinkView::of($before) : null,
-                after: $after instanceof HandbookSection ? SectionLinkView::of($after) : null,
-            ),
-        );
+        return new JsonResponse(SectionView::of(section: $found, before: $before, after: $after));
     }
 }

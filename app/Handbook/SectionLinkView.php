@@ -13,11 +13,17 @@ final readonly class SectionLinkView
         #[OA\Property] public string $code,
         #[OA\Property] public string $chapter,
         #[OA\Property] public string $title,
+        #[OA\Property(description: 'Of its lesson; 0: it is a page only.')] public int $steps,
     ) {
     }
 
     public static function of(HandbookSection $section): self
     {
-        return new self($section->code, $section->chapter, $section->title);
+        return new self(
+            code: $section->code,
+            chapter: $section->chapter,
+            title: $section->title,
+            steps: count($section->lesson ?? []),
+        );
     }
 }

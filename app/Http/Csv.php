@@ -9,8 +9,8 @@ use LogicException;
 /** Comma-separated values (RFC 4180) in which a spreadsheet takes nothing for a formula. */
 final class Csv
 {
-    /** A spreadsheet takes what begins with one of these for a formula. */
-    private const FORMULA = "=+-@\t\r";
+    /** A spreadsheet takes what begins so for a formula; what was kept from it before is kept once more. */
+    private const FORMULA = "/^'*[=+\\-@\t\r]/";
 
     /**
      * @param  list<string>  $head
@@ -32,6 +32,12 @@ final class Csv
 
     public static function text(string $text): string
     {
-        return $text !== '' && str_contains(self::FORMULA, $text[0]) ? "'{$text}" : $text;
+        return preg_match(self::FORMULA, $text) === 1 ? "'{$text}" : $text;
+    }
+
+    /** What `text` was given. */
+    public static function read(string $cell): string
+    {
+        return $cell !== '' && $cell[0] === "'" && preg_match(self::FORMULA, $cell) === 1 ? substr($cell, 1) : $cell;
     }
 }

@@ -17,7 +17,7 @@ final readonly class Shelf
 {
     private const WORDS_A_DAY = 50;
 
-    public function __construct(private ClockInterface $clock)
+    public function __construct(private Margins $margins, private ClockInterface $clock)
     {
     }
 
@@ -47,13 +47,7 @@ final readonly class Shelf
         $highlights = $items('highlights')->orderBy('highlights.id')->get(['position', 'highlights.*']);
         foreach ($highlights as $row) {
             $kept[(int) $row->position] ??= [false, '', []];
-            $kept[(int) $row->position][2][] = new HighlightView(
-                part: (string) $row->part,
-                from: (int) $row->from,
-                to: (int) $row->to,
-                kind: HighlightKind::from((string) $row->kind),
-                quote: (string) $row->quote,
-            );
+            $kept[(int) $row->position][2][] = Margins::highlightOf($row);
         }
         ksort($kept);
 
@@ -84,19 +78,7 @@ final readonly class Shelf
     {
         $question = $this->question($sitting, $position);
         DB::transaction(function () use ($sitting, $question, $note): void {
-            $mine = DB::table('notes')->where('user_id', $sitting->user_id)->where('question_id', $question->id);
-            if ($note === '') {
-                $mine->delete();
-            } elseif ($mine->update(['body' => $note, 'updated_at' => $this->clock->now()]) === 0) {
-                DB::table('notes')->insert([
-                    'user_id' => $sitting->user_id,
-                    'exam_id' => $sitting->exam_id,
-                    'question_id' => $question->id,
-                    'body' => $note,
-                    'created_at' => $this->clock->now(),
-                    'updated_at' => $this->clock->now(),
-                ]);
-            }
+            $this->margins->note(self::text($sitting, $question), $note);
             $this->mark($sitting, $question, ['noted' => $note !== '']);
         });
     }
@@ -110,32 +92,7 @@ final readonly class Shelf
      */
     public function highlight(Sitting $sitting, int $position, array $highlights): void
     {
-        $question = $this->question($sitting, $position);
-        $now = $this->clock->now();
-        $rows = array_map(
-            fn (HighlightView $one): array => [
-                'user_id' => $sitting->user_id,
-                'exam_id' => $sitting->exam_id,
-                'question_id' => (int) $question->id,
-                'part' => $one->part,
-                'kind' => $one->kind->value,
-                'from' => $one->from,
-                'to' => $one->to,
-                'quote' => $one->quote,
-                'created_at' => $now,
-                'updated_at' => $now,
-            ],
-            $highlights,
-        );
-        DB::transaction(function () use ($sitting, $question, $rows): void {
-            DB::table('highlights')
-                ->where('user_id', $sitting->user_id)
-                ->where('question_id', $question->id)
-                ->delete();
-            foreach (array_chunk($rows, 50) as $chunk) {
-                DB::table('highlights')->insert($chunk);
-            }
-        });
+        $this->margins->highlight(self::text($sitting, $this->question($sitting, $position)), $highlights);
     }
 
     /**
@@ -162,6 +119,16 @@ final readonly class Shelf
             'created_at' => $this->clock->now(),
             'updated_at' => $this->clock->now(),
         ]);
+    }
+
+    /** @return array{user_id: int, exam_id: int, question_id: int} */
+    private static function text(Sitting $sitting, stdClass $question): array
+    {
+        return [
+            'user_id' => $sitting->user_id,
+            'exam_id' => $sitting->exam_id,
+            'question_id' => (int) $question->id,
+        ];
     }
 
     /** @throws Refusal */

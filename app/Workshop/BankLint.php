@@ -17,6 +17,11 @@ use Symfony\Component\Yaml\Yaml;
 /** Reads an exam's folder as a strict editor would, and names every fault. */
 final class BankLint
 {
+    private const FEWEST_STEPS = 3;
+
+    /** Of a step. */
+    private const FEWEST_WORDS = 30;
+
     /** Two stems that share this much of their words are one question too many. */
     private const ALIKE = 0.8;
 
@@ -45,6 +50,7 @@ final class BankLint
             $faults = [
                 ...$this->blueprintFaults($read->sheet, $questions),
                 ...$this->handbookFaults($read->handbook, $questions),
+                ...$this->lessonFaults($read->handbook),
                 ...$this->repeated($questions),
                 ...Giveaways::faults($questions),
                 ...Units::faults($items),
@@ -76,6 +82,9 @@ final class BankLint
             [...HandbookFile::folder("{$folder}/handbook"), ...HandbookFile::folder("{$folder}/tables")] as $page
         ) {
             $texts[$page['code']] = $page['body'];
+        }
+        foreach (HandbookFile::lessons("{$folder}/lessons") as $code => $steps) {
+            $texts["lesson {$code}"] = $steps;
         }
 
         return $texts;
@@ -123,6 +132,27 @@ final class BankLint
         }
         foreach (array_diff($known, array_column($questions, 'subtopic')) as $empty) {
             $faults[] = "Subtopic {$empty} has no question.";
+        }
+
+        return $faults;
+    }
+
+    /**
+     * @param  list<array{code: string, lesson: list<array{title: string, body: string}>|null, ...}>  $sections
+     * @return list<string>
+     */
+    private function lessonFaults(array $sections): array
+    {
+        $faults = [];
+        foreach ($sections as ['code' => $code, 'lesson' => $steps]) {
+            if ($steps !== null && count($steps) < self::FEWEST_STEPS) {
+                $faults[] = "The lesson {$code} has fewer than ".self::FEWEST_STEPS.' steps.';
+            }
+            foreach ($steps ?? [] as $i => $step) {
+                if ($step['title'] === '' || str_word_count($step['body']) < self::FEWEST_WORDS) {
+                    $faults[] = 'Step '.($i + 1)." of the lesson {$code} has no title or says hardly anything.";
+                }
+            }
         }
 
         return $faults;

@@ -105,7 +105,7 @@ final readonly class BankLoader
 
     /**
      * @param  class-string<HandbookSection>|class-string<ReferenceTable>  $model
-     * @param  list<array<string, string>>  $pages
+     * @param  list<array<string, mixed>>  $pages
      */
     private function pages(string $model, Exam $exam, array $pages): void
     {

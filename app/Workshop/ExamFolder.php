@@ -11,13 +11,17 @@ use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
 
 /**
- * An exam as a folder of text files: exam.yaml, questions/, handbook/, tables/, papers/, series/, pictures/ and
- * sound/.
+ * An exam as a folder of text files: exam.yaml, questions/, handbook/, lessons/, tables/, papers/, series/, pictures/
+ * and sound/.
  *
  * @phpstan-import-type Entry from QuestionEntry
  * @phpstan-import-type UnitEntry from QuestionFile
  * @phpstan-import-type Section from HandbookFile
+ * @phpstan-import-type Step from HandbookFile
  *
+ * @phpstan-type Page array{
+ *     code: string, chapter: string, title: string, body: string, lesson: list<Step>|null
+ * }
  * @phpstan-type Sheet array{
  *     slug: string, name: string, summary: string, position?: int, rules: array<string, mixed>,
  *     topics: list<array{
@@ -38,7 +42,7 @@ final readonly class ExamFolder
      * @param  Sheet  $sheet
      * @param  list<Entry>  $entries
      * @param  list<UnitEntry>  $units
-     * @param  list<Section>  $handbook
+     * @param  list<Page>  $handbook
      * @param  list<Section>  $tables
      * @param  list<PaperSheet>  $papers
      * @param  list<SeriesSheet>  $series
@@ -92,6 +96,12 @@ final readonly class ExamFolder
         $papers = $sheets('papers');
         $series = $sheets('series');
         array_push($faults, ...SeriesSheets::malformed($series));
+        $pages = self::pages($folder, 'handbook', $shelf);
+        /** @var array<string, list<Step>> $lessons */
+        $lessons = $shelf->linked(HandbookFile::lessons("{$folder}/lessons"));
+        foreach (array_diff(array_keys($lessons), array_column($pages, 'code')) as $code) {
+            $faults[] = "lessons/{$code}.md: the handbook has no section \"{$code}\".";
+        }
         if ($faults !== []) {
             throw InvalidBank::with($faults);
         }
@@ -103,7 +113,10 @@ final readonly class ExamFolder
             sheet: $sheet,
             entries: $entries,
             units: $units,
-            handbook: self::pages($folder, 'handbook', $shelf),
+            handbook: array_map(
+                fn (array $page): array => $page + ['lesson' => $lessons[$page['code']] ?? null],
+                $pages,
+            ),
             tables: self::pages($folder, 'tables', $shelf),
             papers: $papers,
             series: $series,

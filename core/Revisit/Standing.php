@@ -63,8 +63,8 @@ final readonly class Standing
             return null;
         }
         [$gap, $gapDay, $misses] = self::gap($encounters, $move);
-        [$memory, $day] = self::memory($encounters);
-        $dueDay = $memory === null || $day === null ? null : $day + Scheduler::interval($memory);
+        $remembered = Remembered::after(self::looks($encounters));
+        $dueDay = $remembered?->dueDay();
 
         return new self(
             outcome: $last->outcome,
@@ -77,8 +77,8 @@ final readonly class Standing
             dueDay: $word === null ? $dueDay : $word->over($dueDay, $last->at),
             gap: $gap,
             gapDay: $gapDay,
-            memory: $memory,
-            rememberedDay: $day,
+            memory: $remembered?->memory,
+            rememberedDay: $remembered?->day,
         );
     }
 
@@ -155,28 +155,22 @@ final readonly class Standing
 
     /**
      * @param  list<Encounter>  $encounters
-     * @return array{Memory|null, int|null} and the day of the latest look that is marked
+     * @return iterable<Look> of what is marked
      */
-    private static function memory(array $encounters): array
+    private static function looks(array $encounters): iterable
     {
-        $memory = $day = null;
         foreach ($encounters as $encounter) {
-            if ($encounter->outcome === Outcome::Pending) {
-                continue;
+            if ($encounter->outcome !== Outcome::Pending) {
+                yield new Look(
+                    $encounter->day,
+                    Grade::of(
+                        outcome: $encounter->outcome,
+                        sureness: $encounter->sureness,
+                        ms: $encounter->ms,
+                        medianMs: $encounter->medianMs,
+                    ),
+                );
             }
-            $grade = Grade::of(
-                outcome: $encounter->outcome,
-                sureness: $encounter->sureness,
-                ms: $encounter->ms,
-                medianMs: $encounter->medianMs,
-            );
-            $memory =
-                $memory === null || $day === null
-                    ? Scheduler::first($grade)
-                    : Scheduler::next($memory, $grade, max(0, $encounter->day - $day));
-            $day = $encounter->day;
         }
-
-        return [$memory, $day];
     }
 }

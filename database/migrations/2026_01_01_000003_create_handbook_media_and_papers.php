@@ -17,6 +17,8 @@ return new class extends Migration
             $table->string('chapter');
             $table->string('title');
             $table->text('body');
+            // The same as steps, each with a title, a body and what is said aloud; null: it is a page only.
+            $table->json('lesson')->nullable();
             $table->unsignedSmallInteger('position');
             $table->unique(['exam_id', 'code']);
             $table->index(['exam_id', 'position']);

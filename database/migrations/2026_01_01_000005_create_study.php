@@ -153,6 +153,7 @@ return new class extends Migration
             $table->text('body');
             $table->timestamps();
             $table->index(['user_id', 'exam_id', 'question_id']);
+            $table->index(['user_id', 'exam_id', 'section']);
         });
         Schema::create('highlights', function (Blueprint $table): void {
             $table->id();
@@ -169,6 +170,47 @@ return new class extends Migration
             $table->text('quote');
             $table->timestamps();
             $table->index(['user_id', 'exam_id', 'question_id']);
+            $table->index(['user_id', 'exam_id', 'section']);
+        });
+        // Two sides to remember, on the schedule of revisits: from a question, from a page of the handbook, or neither.
+        Schema::create('cards', function (Blueprint $table): void {
+            $table->ulid('id')->primary();
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignId('question_id')->nullable()->index()->constrained()->nullOnDelete();
+            $table->string('section')->nullable();
+            $table->text('front');
+            $table->text('back');
+            $table->boolean('suspended')->default(false);
+            // What its looks come to: how many, how firmly it is remembered as of which day, when it should come back
+            // before the exam's date has its say. Not looked at yet, it is due from the day it was made on.
+            $table->unsignedInteger('looks')->default(0);
+            $table->double('stability')->nullable();
+            $table->unsignedInteger('remembered_day')->nullable();
+            $table->unsignedInteger('due_day');
+            $table->unsignedInteger('made_day');
+            $table->unsignedBigInteger('made_ms');
+            $table->index(['user_id', 'exam_id', 'suspended', 'due_day']);
+        });
+        Schema::create('card_looks', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignUlid('card_id')->constrained()->cascadeOnDelete();
+            $table->string('uid', 64);
+            $table->unsignedTinyInteger('grade');
+            $table->unsignedBigInteger('at_ms');
+            // The same as a count of days in the candidate's time zone at that time.
+            $table->unsignedInteger('day');
+            $table->unique(['card_id', 'uid']);
+        });
+        // How far a page of the handbook was read: its step, where it is a lesson, and whether it was read to its end.
+        Schema::create('readings', function (Blueprint $table): void {
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
+            $table->string('section');
+            $table->unsignedSmallInteger('step');
+            $table->unsignedBigInteger('finished_ms')->nullable();
+            $table->unsignedBigInteger('read_ms');
+            $table->primary(['user_id', 'exam_id', 'section']);
         });
         // What was typed and drawn beside one sitting.
         Schema::create('scratch_pads', function (Blueprint $table): void {
@@ -181,7 +223,7 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['scratch_pads', 'highlights', 'notes', 'plan_weeks', 'cohort_marks', 'outlooks', 'kept_estimates', 'revisit_words', 'gap_entries', 'standings', 'enrolments'] as $table) {
+        foreach (['scratch_pads', 'readings', 'card_looks', 'cards', 'highlights', 'notes', 'plan_weeks', 'cohort_marks', 'outlooks', 'kept_estimates', 'revisit_words', 'gap_entries', 'standings', 'enrolments'] as $table) {
             Schema::dropIfExists($table);
         }
     }

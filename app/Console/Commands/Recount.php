@@ -8,6 +8,7 @@ use App\Cohort\CohortMarks;
 use App\Progress\EstimatesRecount;
 use App\Question\Tallies;
 use App\Result\OutcomesRecount;
+use App\Revisit\CardsRecount;
 use App\Revisit\StandingsRecount;
 use App\Sitting\SittingsRecount;
 use Illuminate\Console\Command;
@@ -25,6 +26,7 @@ final class Recount extends Command
         Tallies $tallies,
         OutcomesRecount $outcomes,
         StandingsRecount $standings,
+        CardsRecount $cards,
         EstimatesRecount $estimates,
         CohortMarks $marks,
     ): int {
@@ -36,6 +38,7 @@ final class Recount extends Command
             'Folds' => $sittings->run($address),
             'Sittings' => $outcomes->run($address),
             'Standings' => $standings->run($address),
+            'Cards' => $cards->run($address),
             'Estimates' => $estimates->run($address),
             'Places in the cohort' => $marks->faults(),
         ];

@@ -522,6 +522,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/handbook-kept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** My notes and marks in the handbook */
+        get: operations["myNotesAndMarksInTheHandbook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/handbook/{section}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep a note with a page */
+        put: operations["keepANoteWithAPage"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/handbook/{section}/highlights": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep highlights of a page */
+        put: operations["keepHighlightsOfAPage"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/handbook/{section}/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** How far a page was read */
+        put: operations["howFarAPageWasRead"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/handbook/{section}/questions": {
         parameters: {
             query?: never;
@@ -842,6 +910,126 @@ export interface paths {
         get: operations["takeTheSittingAwayAsStatements"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/cards/list": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** List cards */
+        post: operations["listCards"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/cards": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make a card */
+        post: operations["makeACard"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/cards/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take cards in */
+        post: operations["takeCardsIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/cards/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Take cards away */
+        get: operations["takeCardsAway"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a card */
+        put: operations["changeACard"];
+        post?: never;
+        /** Throw a card away */
+        delete: operations["throwACardAway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card}/state": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say whether a card stays away */
+        put: operations["sayWhetherACardStaysAway"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card}/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Look at a card */
+        post: operations["lookAtACard"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1614,6 +1802,109 @@ export interface components {
             /** @enum {string} */
             leaning: "over_confident" | "under_confident" | "neither";
         };
+        /** @description Two sides to remember. */
+        Card: {
+            id: string;
+            /** @description Markdown. */
+            front: string;
+            /** @description Markdown. */
+            back: string;
+            /** @description The question it was made from. */
+            question: number | null;
+            /** @description The page of the handbook it was made from, by its code. */
+            section: string | null;
+            suspended: boolean;
+            /** @description How often it was looked at. */
+            looks: number;
+            /**
+             * Format: date
+             * @description Null: it stays away.
+             */
+            due: string | null;
+            /**
+             * Format: float
+             * @description The chance that it is still known today, 0 to 1.
+             */
+            recall: number | null;
+        };
+        CardLook: {
+            /** @description Made by the browser; sending it again does no harm. */
+            id: string;
+            /** @description 1 gone, 2 with effort, 3 known, 4 known at once. */
+            grade: number;
+        };
+        CardState: {
+            /** @description Whether a card stays away. */
+            suspended: boolean;
+        };
+        CardToKeep: {
+            /** @description Markdown, up to 4,000 letters. */
+            front: string;
+            /** @description Markdown, up to 4,000 letters. */
+            back: string;
+            /** @description It is made from. */
+            question?: number | null;
+            /** @description It is made from. */
+            section?: string | null;
+        };
+        /** @description A candidate's cards of one exam. */
+        Cards: {
+            exam: string;
+            examName: string;
+            /** Format: date */
+            today: string;
+            /** @description All there are. */
+            all: number;
+            /** @description Today, and overdue. */
+            due: number;
+            suspended: number;
+            /**
+             * Format: date
+             * @description When the next one after today comes back.
+             */
+            next: string | null;
+            /** @description That were looked for. */
+            found: number;
+            page: number;
+            pages: number;
+            /** @description The longest due first. */
+            cards: components["schemas"]["Card"][];
+        };
+        /** @description All cards of an exam, to be taken away. */
+        CardsAway: {
+            /** @description Comma-separated values with a head line (RFC 4180), UTF-8. */
+            csv: string;
+            /** @description The same as plain text. */
+            text: string;
+        };
+        CardsBrought: {
+            /**
+             * @description A file of cards to be taken in.
+             * @enum {string}
+             */
+            form: "csv" | "text";
+            /** @description Up to 2 megabytes and 2,000 cards. */
+            text: string;
+        };
+        CardsTakenIn: {
+            /** @description New ones. */
+            added: number;
+            /** @description That were there already, with the same two sides. */
+            known: number;
+        };
+        CardsWanted: {
+            /**
+             * @description Which cards to list.
+             * @enum {string}
+             */
+            show: "all" | "due" | "suspended";
+            /** @description On either side. */
+            words?: string | null;
+            /** @description Made from this page. */
+            section?: string | null;
+            /** @description From 1. */
+            page: number;
+        };
         CauseNamed: {
             /**
              * @description Why an answer went wrong; null takes the word back.
@@ -2286,6 +2577,12 @@ export interface components {
             /** @description What the pace plan gives up to there. */
             plannedMs: number | null;
         };
+        /** @description A step of a lesson. */
+        LessonStep: {
+            title: string;
+            /** @description Markdown. */
+            body: string;
+        };
         /** @description All that one has met. */
         Library: {
             exam: string;
@@ -2520,6 +2817,26 @@ export interface components {
         PackSitting: {
             /** @description Holds the pen. Whoever goes on from the pack writes under this name. */
             tab: string;
+        };
+        /** @description What a candidate keeps with a page of the handbook, and how far they have read it. */
+        PageKept: {
+            /** @description Of the page. */
+            code: string;
+            chapter: string;
+            title: string;
+            /** @description Markdown; empty: there is none. */
+            note: string;
+            highlights: components["schemas"]["Highlight"][];
+            /** @description Of a lesson, from 0. */
+            step: number;
+            /** @description Read to its end. */
+            finished: boolean;
+        };
+        /** @description All pages of a handbook that a candidate has read, noted or marked, in its order. */
+        PagesKept: {
+            /** @description Where they stopped reading. */
+            stopped: string | null;
+            pages: components["schemas"]["PageKept"][];
         };
         /** @description A fixed paper that can be sat. */
         Paper: {
@@ -2874,6 +3191,12 @@ export interface components {
              */
             start: "ten" | "due" | "missed";
         };
+        ReadSoFar: {
+            /** @description Of a lesson. */
+            step: number;
+            /** @description To its end; it stays so. */
+            finished: boolean;
+        };
         /** @description A section of the handbook that gaps refer to. */
         Reading: {
             code: string;
@@ -3170,6 +3493,8 @@ export interface components {
             title: string;
             /** @description Markdown. */
             body: string;
+            /** @description Empty: a page only. */
+            lesson: components["schemas"]["LessonStep"][];
             before: components["schemas"]["SectionLink"] | null;
             after: components["schemas"]["SectionLink"] | null;
         };
@@ -3177,6 +3502,8 @@ export interface components {
             code: string;
             chapter: string;
             title: string;
+            /** @description Of its lesson; 0: it is a page only. */
+            steps: number;
         };
         /** @description The questions whose reasons refer to a section of the handbook, as one has met them. */
         SectionQuestions: {
@@ -4888,6 +5215,139 @@ export interface operations {
             };
         };
     };
+    myNotesAndMarksInTheHandbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PagesKept"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepANoteWithAPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                section: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Note"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepHighlightsOfAPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                section: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Highlights"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    howFarAPageWasRead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                section: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadSoFar"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     countTheQuestionsOnASection: {
         parameters: {
             query?: never;
@@ -5582,6 +6042,276 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Statements"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listCards: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardsWanted"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Cards"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeACard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardToKeep"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Card"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeCardsIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardsBrought"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardsTakenIn"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeCardsAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardsAway"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeACard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardToKeep"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Card"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    throwACardAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayWhetherACardStaysAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardState"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Card"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookAtACard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardLook"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Card"];
                 };
             };
             /** @description It could not be done; the message says why. */

@@ -79,7 +79,7 @@ final class HandbookTest extends TestCase
         app(BankLoader::class)->load($folder);
 
         self::assertSame(
-            [['code' => 'other', 'chapter' => 'First chapter', 'title' => 'Renamed']],
+            [['code' => 'other', 'chapter' => 'First chapter', 'title' => 'Renamed', 'steps' => 0]],
             $this->getJson('/api/exams/small-hills/handbook')->json('sections'),
         );
     }

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Account\User;
+use App\Clock\Moment;
+use App\Handbook\HandbookSection;
+use App\Http\Refusal;
+use App\Question\Exam;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+
+/** Notes and highlights in the handbook, and how far it was read. */
+final readonly class PageShelf
+{
+    public function __construct(private Margins $margins, private ClockInterface $clock)
+    {
+    }
+
+    public function of(Exam $exam, User $user): PagesKeptView
+    {
+        $mine = fn (string $table): Builder => DB::table($table)
+            ->where('user_id', $user->id)
+            ->where('exam_id', $exam->id)
+            ->whereNotNull('section');
+        $notes = $mine('notes')->pluck('body', 'section');
+        $highlights = $mine('highlights')->orderBy('id')->get()->groupBy('section');
+        $readings = $mine('readings')->get()->keyBy('section');
+        $codes = [...$notes->keys(), ...$highlights->keys(), ...$readings->keys()];
+        $sections = HandbookSection::query()
+            ->where('exam_id', $exam->id)
+            ->whereIn('code', $codes)
+            ->orderBy('position')
+            ->get(['code', 'chapter', 'title']);
+        $pages = $sections->map(fn (HandbookSection $section): PageKeptView => new PageKeptView(
+            code: $section->code,
+            chapter: $section->chapter,
+            title: $section->title,
+            note: (string) ($notes[$section->code] ?? ''),
+            highlights: array_values(
+                ($highlights[$section->code] ?? collect())->map(Margins::highlightOf(...))->all(),
+            ),
+            step: (int) ($readings[$section->code]->step ?? 0),
+            finished: isset($readings[$section->code]->finished_ms),
+        ));
+        $stopped = $readings->whereIn('section', $sections->pluck('code'))->sortByDesc('read_ms')->first();
+
+        return new PagesKeptView($stopped === null ? null : (string) $stopped->section, array_values($pages->all()));
+    }
+
+    /** @throws Refusal when there is no such page */
+    public function note(Exam $exam, User $user, string $section, string $note): void
+    {
+        $this->margins->note($this->text($exam, $user, $section), $note);
+    }
+
+    /**
+     * All highlights that the page has from now on.
+     *
+     * @param  list<HighlightView>  $highlights
+     *
+     * @throws Refusal when there is no such page
+     */
+    public function highlight(Exam $exam, User $user, string $section, array $highlights): void
+    {
+        $this->margins->highlight($this->text($exam, $user, $section), $highlights);
+    }
+
+    /** @throws Refusal when there is no such page */
+    public function read(Exam $exam, User $user, string $section, int $step, bool $finished): void
+    {
+        $now = Moment::now($this->clock);
+        DB::table('readings')->upsert(
+            $this->text($exam, $user, $section) + [
+                'step' => $step,
+                'finished_ms' => $finished ? $now : null,
+                'read_ms' => $now,
+            ],
+            ['user_id', 'exam_id', 'section'],
+            // What was read to its end stays so.
+            ['step', 'read_ms', ...$finished ? ['finished_ms'] : []],
+        );
+    }
+
+    /**
+     * @return array{user_id: int, exam_id: int, section: string}
+     *
+     * @throws Refusal
+     */
+    private function text(Exam $exam, User $user, string $section): array
+    {
+        if (! HandbookSection::query()->where('exam_id', $exam->id)->where('code', $section)->exists()) {
+            throw Refusal::notFound();
+        }
+
+        return ['user_id' => $user->id, 'exam_id' => $exam->id, 'section' => $section];
+    }
+}

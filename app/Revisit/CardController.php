@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Revisit;
+
+use App\Account\User;
+use App\Http\Contract\Delete;
+use App\Http\Contract\Get;
+use App\Http\Contract\Post;
+use App\Http\Contract\Put;
+use App\Http\Refusal;
+use App\Question\Exam;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use stdClass;
+use Uplandia\Core\Revisit\CardText;
+
+final readonly class CardController
+{
+    public function __construct(private Cards $cards, private CardReader $reader)
+    {
+    }
+
+    #[Post('/api/exams/{exam}/cards/list', 'List cards', takes: CardsRequest::class, returns: CardsView::class)]
+    public function index(CardsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->reader->of(
+            exam: $exam,
+            user: $user,
+            show: CardsWanted::from($request->string('show')->value()),
+            words: trim($request->string('words')->value()),
+            section: $request->input('section') === null ? null : $request->string('section')->value(),
+            page: $request->integer('page'),
+        ));
+    }
+
+    #[
+        Post(
+            '/api/exams/{exam}/cards',
+            'Make a card',
+            takes: CardRequest::class,
+            returns: CardView::class,
+            status: 201,
+        ),
+    ]
+    public function store(CardRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    {
+        $id = $this->cards->make(
+            exam: $exam,
+            user: $user,
+            faces: $request->faces(),
+            question: $request->input('question') === null ? null : $request->integer('question'),
+            section: $request->input('section') === null ? null : $request->string('section')->value(),
+        );
+
+        return new JsonResponse($this->reader->view($this->card($id, $user)), 201);
+    }
+
+    #[
+        Post(
+            '/api/exams/{exam}/cards/import',
+            'Take cards in',
+            takes: CardsBroughtRequest::class,
+            returns: CardsTakenInView::class,
+        ),
+    ]
+    public function takeIn(CardsBroughtRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->cards->takeIn($exam, $user, $request->cards()));
+    }
+
+    #[Get('/api/exams/{exam}/cards/file', 'Take cards away', returns: CardsAwayView::class)]
+    public function file(Exam $exam, #[CurrentUser] User $user): JsonResponse
+    {
+        $faces = $this->reader->faces($exam, $user);
+
+        return new JsonResponse(new CardsAwayView(CardCsv::write($faces), CardText::write($faces)));
+    }
+
+    #[Put('/api/cards/{card}', 'Change a card', takes: CardRequest::class, returns: CardView::class)]
+    public function change(CardRequest $request, string $card, #[CurrentUser] User $user): JsonResponse
+    {
+        $this->card($card, $user);
+        $this->cards->change($card, $request->faces());
+
+        return new JsonResponse($this->reader->view($this->card($card, $user)));
+    }
+
+    #[
+        Put(
+            '/api/cards/{card}/state',
+            'Say whether a card stays away',
+            takes: CardStateRequest::class,
+            returns: CardView::class,
+        ),
+    ]
+    public function suspend(CardStateRequest $request, string $card, #[CurrentUser] User $user): JsonResponse
+    {
+        $this->card($card, $user);
+        $this->cards->suspend($card, $request->boolean('suspended'));
+
+        return new JsonResponse($this->reader->view($this->card($card, $user)));
+    }
+
+    #[Post('/api/cards/{card}/looks', 'Look at a card', takes: LookRequest::class, returns: CardView::class)]
+    public function look(LookRequest $request, string $card, #[CurrentUser] User $user): JsonResponse
+    {
+        $this->cards->look($this->card($card, $user), $request->string('id')->value(), $request->grade());
+
+        return new JsonResponse($this->reader->view($this->card($card, $user)));
+    }
+
+    #[Delete('/api/cards/{card}', 'Throw a card away')]
+    public function destroy(string $card, #[CurrentUser] User $user): Response
+    {
+        $this->card($card, $user);
+        $this->cards->throwAway($card);
+
+        return response()->noContent();
+    }
+
+    private function card(string $id, User $user): stdClass
+    {
+        return $this->reader->row($id, $user) ?? throw Refusal::notFound();
+    }
+}

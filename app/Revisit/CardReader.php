@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Revisit;
+
+use App\Account\User;
+use App\Clock\Moment;
+use App\Question\Enrolment;
+use App\Question\Exam;
+use App\Question\PlainExcerpt;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+use stdClass;
+use Uplandia\Core\Assembly\SearchText;
+use Uplandia\Core\Assembly\TextHits;
+use Uplandia\Core\Revisit\CardFaces;
+use Uplandia\Core\Revisit\Memory;
+use Uplandia\Core\Revisit\Scheduler;
+
+/** Reads a candidate's cards. */
+final readonly class CardReader
+{
+    private const PAGE = 50;
+
+    public function __construct(private ClockInterface $clock)
+    {
+    }
+
+    public function of(
+        Exam $exam,
+        User $user,
+        CardsWanted $show,
+        string $words,
+        ?string $section,
+        int $page,
+    ): CardsView {
+        $enrolment = Enrolment::of($user->id, $exam->id);
+        $today = $enrolment->dayOf(Moment::now($this->clock));
+        $wanted = $this->wanted(exam: $exam, user: $user, show: $show, section: $section);
+        $ids = $words === '' ? $wanted->pluck('id')->all() : $this->finding($wanted, $words);
+        $pages = max(1, (int) ceil(count($ids) / self::PAGE));
+        $page = min($page, $pages);
+        $rows = DB::table('cards')->whereIn('id', array_slice($ids, ($page - 1) * self::PAGE, self::PAGE))->get();
+        $order = array_flip($ids);
+        $rows = $rows->sortBy(fn (stdClass $row): int => $order[$row->id]);
+
+        return new CardsView(
+            exam: $exam->slug,
+            examName: $exam->name,
+            today: Moment::date($today),
+            all: $this->mine($exam, $user)->count(),
+            due: $this->due($exam, $user)->count(),
+            suspended: $this->mine($exam, $user)->where('suspended', true)->count(),
+            next: $this->next($exam, $user),
+            found: count($ids),
+            page: $page,
+            pages: $pages,
+            cards: array_values($rows->map(fn (stdClass $row): CardView => $this->view($row))->all()),
+        );
+    }
+
+    /** Cards that are due, the longest first. */
+    public function due(Exam $exam, User $user): Builder
+    {
+        $enrolment = Enrolment::of($user->id, $exam->id);
+        $today = $enrolment->dayOf(Moment::now($this->clock));
+        $cards = $this->mine($exam, $user)->where('suspended', false);
+
+        return $enrolment->allIsDueOn($today) ? $cards : $cards->where('due_day', '<=', $today);
+    }
+
+    /** @return list<CardFaces> all of an exam, in the order they were made */
+    public function faces(Exam $exam, User $user): array
+    {
+        $rows = $this->mine($exam, $user)->orderBy('made_ms')->orderBy('id')->get(['front', 'back']);
+
+        return array_values($rows->map(
+            fn (stdClass $row): CardFaces => CardFaces::of((string) $row->front, (string) $row->back),
+        )->all());
+    }
+
+    /** @return stdClass|null null: there is no such card of theirs */
+    public function row(string $id, User $user): ?stdClass
+    {
+        /** @var stdClass|null $row */
+        $row = DB::table('cards')->where('id', $id)->where('user_id', $user->id)->first();
+
+        return $row;
+    }
+
+    public function view(stdClass $row): CardView
+    {
+        $enrolment = Enrolment::of((int) $row->user_id, (int) $row->exam_id);
+        $today = $enrolment->dayOf(Moment::now($this->clock));
+        $due = $enrolment->examDay === null ? (int) $row->due_day : min((int) $row->due_day, $enrolment->examDay - 1);
+
+        return new CardView(
+            id: (string) $row->id,
+            front: (string) $row->front,
+            back: (string) $row->back,
+            question: $row->question_id === null ? null : (int) $row->question_id,
+            section: $row->section === null ? null : (string) $row->section,
+            suspended: (bool) $row->suspended,
+            looks: (int) $row->looks,
+            due: (bool) $row->suspended ? null : Moment::date(max((int) $row->made_day, $due)),
+            recall: $row->stability === null
+                ? null
+                : Scheduler::recall(
+                    new Memory((float) $row->stability, difficulty: 1),
+                    $today - (int) $row->remembered_day,
+                ),
+        );
+    }
+
+    private function mine(Exam $exam, User $user): Builder
+    {
+        return DB::table('cards')->where('user_id', $user->id)->where('exam_id', $exam->id);
+    }
+
+    private function wanted(Exam $exam, User $user, CardsWanted $show, ?string $section): Builder
+    {
+        $cards = match ($show) {
+            CardsWanted::All => $this->mine($exam, $user),
+            CardsWanted::Due => $this->due($exam, $user),
+            CardsWanted::Suspended => $this->mine($exam, $user)->where('suspended', true),
+        };
+
+        return $cards
+            ->when($section !== null, fn (Builder $from): Builder => $from->where('section', $section))
+            ->orderBy('due_day')
+            ->orderBy('made_ms')
+            ->orderBy('id');
+    }
+
+    /** @return list<string> */
+    private function finding(Builder $cards, string $words): array
+    {
+        $hits = new TextHits(SearchText::of($words));
+        $found = [];
+        foreach ($cards->get(['id', 'front', 'back']) as $row) {
+            if ($hits->finds(PlainExcerpt::whole("{$row->front} {$row->back}"))) {
+                $found[] = (string) $row->id;
+            }
+        }
+
+        return $found;
+    }
+
+    /** The day on which the next card after today comes back. */
+    private function next(Exam $exam, User $user): ?string
+    {
+        $enrolment = Enrolment::of($user->id, $exam->id);
+        $today = $enrolment->dayOf(Moment::now($this->clock));
+        if ($enrolment->allIsDueOn($today)) {
+            return null;
+        }
+        $day = $this->mine($exam, $user)->where('suspended', false)->where('due_day', '>', $today)->min('due_day');
+        if (! is_numeric($day)) {
+            return null;
+        }
+
+        return Moment::date($enrolment->examDay === null ? (int) $day : min((int) $day, $enrolment->examDay - 1));
+    }
+}

@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Revisit;
+
+use App\Account\User;
+use App\Clock\Moment;
+use App\Http\Refusal;
+use App\Question\Enrolment;
+use App\Question\Exam;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Psr\Clock\ClockInterface;
+use stdClass;
+use Uplandia\Core\Revisit\CardFaces;
+use Uplandia\Core\Revisit\Grade;
+use Uplandia\Core\Revisit\Look;
+use Uplandia\Core\Revisit\Remembered;
+
+/**
+ * Keeps a candidate's cards. When one comes back is worked out from its looks, as a question's is from its answers.
+ */
+final readonly class Cards
+{
+    /** Of one exam. */
+    public const MOST = 5000;
+
+    /** A digit more and a database would not keep it. */
+    private const DIGITS = 6;
+
+    public function __construct(private ClockInterface $clock)
+    {
+    }
+
+    /** @throws Refusal when it was made from what is not there, or there are too many */
+    public function make(Exam $exam, User $user, CardFaces $faces, ?int $question, ?string $section): string
+    {
+        $this->refuseWithout($exam, $question, $section);
+
+        return DB::transaction(function () use ($exam, $user, $faces, $question, $section): string {
+            $this->refuseBeyond($exam, $user, 1);
+            $row = $this->row(exam: $exam, user: $user, faces: $faces);
+            DB::table('cards')->insert(['question_id' => $question, 'section' => $section] + $row);
+
+            return $row['id'];
+        });
+    }
+
+    /**
+     * @param  list<CardFaces>  $cards
+     *
+     * @throws Refusal when there would be too many
+     */
+    public function takeIn(Exam $exam, User $user, array $cards): CardsTakenInView
+    {
+        return DB::transaction(function () use ($exam, $user, $cards): CardsTakenInView {
+            $known = [];
+            foreach (self::of($exam, $user)->get(['front', 'back']) as $card) {
+                $known[self::key((string) $card->front, (string) $card->back)] = true;
+            }
+            $rows = [];
+            foreach ($cards as $faces) {
+                $key = self::key($faces->front, $faces->back);
+                $rows += isset($known[$key]) ? [] : [$key => $this->row(exam: $exam, user: $user, faces: $faces)];
+            }
+            $this->refuseBeyond($exam, $user, count($rows));
+            foreach (array_chunk(array_values($rows), 50) as $chunk) {
+                DB::table('cards')->insert($chunk);
+            }
+
+            return new CardsTakenInView(added: count($rows), known: count($cards) - count($rows));
+        });
+    }
+
+    public function change(string $card, CardFaces $faces): void
+    {
+        DB::table('cards')->where('id', $card)->update(['front' => $faces->front, 'back' => $faces->back]);
+    }
+
+    public function suspend(string $card, bool $suspended): void
+    {
+        DB::table('cards')->where('id', $card)->update(['suspended' => $suspended]);
+    }
+
+    public function throwAway(string $card): void
+    {
+        DB::table('cards')->where('id', $card)->delete();
+    }
+
+    /** Takes a look in, once: the same look again changes nothing. */
+    public function look(stdClass $card, string $uid, Grade $grade): void
+    {
+        $now = Moment::now($this->clock);
+        DB::transaction(function () use ($card, $uid, $grade, $now): void {
+            $added = DB::table('card_looks')->insertOrIgnore([
+                'card_id' => $card->id,
+                'uid' => $uid,
+                'grade' => $grade->value,
+                'at_ms' => $now,
+                'day' => Enrolment::of((int) $card->user_id, (int) $card->exam_id)->dayOf($now),
+            ]);
+            if ($added > 0) {
+                DB::table('cards')->where('id', $card->id)->update(self::project($card));
+            }
+        });
+    }
+
+    /**
+     * What the looks of a card come to. Writes nothing.
+     *
+     * @return array<string, float|int|null> columns of cards
+     */
+    public static function project(stdClass $card): array
+    {
+        $looks = [];
+        $rows = DB::table('card_looks')->where('card_id', $card->id)->orderBy('at_ms')->orderBy('id');
+        foreach ($rows->get(['day', 'grade']) as $row) {
+            $looks[] = new Look((int) $row->day, Grade::from((int) $row->grade));
+        }
+        $remembered = Remembered::after($looks);
+
+        return [
+            'looks' => count($looks),
+            'stability' => $remembered === null ? null : round($remembered->memory->stability, self::DIGITS),
+            'remembered_day' => $remembered?->day,
+            'due_day' => $remembered?->dueDay() ?? (int) $card->made_day,
+        ];
+    }
+
+    private static function of(Exam $exam, User $user): \Illuminate\Database\Query\Builder
+    {
+        return DB::table('cards')->where('user_id', $user->id)->where('exam_id', $exam->id);
+    }
+
+    private static function key(string $front, string $back): string
+    {
+        return hash('sha256', "{$front}\0{$back}");
+    }
+
+    /** @return array{id: string}&array<string, mixed> */
+    private function row(Exam $exam, User $user, CardFaces $faces): array
+    {
+        $now = Moment::now($this->clock);
+        $day = Enrolment::of($user->id, $exam->id)->dayOf($now);
+
+        return [
+            'id' => strtolower((string) Str::ulid()),
+            'user_id' => $user->id,
+            'exam_id' => $exam->id,
+            'front' => $faces->front,
+            'back' => $faces->back,
+            'due_day' => $day,
+            'made_day' => $day,
+            'made_ms' => $now,
+        ];
+    }
+
+    /** @throws Refusal */
+    private function refuseBeyond(Exam $exam, User $user, int $new): void
+    {
+        if (self::of($exam, $user)->count() + $new > self::MOST) {
+            throw Refusal::conflict('too_many_cards', 'An exam can have up to 5,000 cards. Throw some away first.');
+        }
+    }
+
+    /** @throws Refusal */
+    private function refuseWithout(Exam $exam, ?int $question, ?string $section): void
+    {
+        $there = fn (string $table, string $column, int|string|null $value): bool => $value === null
+            || DB::table($table)->where('exam_id', $exam->id)->where($column, $value)->exists();
+        if (! $there('questions', 'id', $question)) {
+            throw Refusal::unmet('question', 'There is no such question.');
+        }
+        if (! $there('handbook_sections', 'code', $section)) {
+            throw Refusal::unmet('section', 'There is no such page of the handbook.');
+        }
+    }
+}

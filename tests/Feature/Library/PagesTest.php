@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Library;
+
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Tests\Feature\TestCase;
+
+/** Notes and marks in the handbook, and how far it was read. */
+final class PagesTest extends TestCase
+{
+    private const PAGE = '/api/exams/small-hills/handbook/other';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->candidate());
+        $this->exam();
+    }
+
+    /** @return array<string, mixed> */
+    private static function highlight(int $from, int $to, string $part = 'page'): array
+    {
+        return ['part' => $part, 'from' => $from, 'to' => $to, 'kind' => 'marked', 'quote' => 'words'];
+    }
+
+    private function kept(): mixed
+    {
+        return $this->getJson('/api/exams/small-hills/handbook-kept')->assertOk()->json();
+    }
+
+    public function test_what_one_notes_marks_and_reads_stays_with_the_page(): void
+    {
+        self::assertSame(['stopped' => null, 'pages' => []], $this->kept());
+        $this->putJson(self::PAGE.'/note', ['note' => ' **Read** again '])->assertNoContent();
+        $this->putJson(self::PAGE.'/highlights', ['highlights' => [self::highlight(0, 3), self::highlight(5, 9)]])
+            ->assertNoContent();
+        $page = [
+            'code' => 'other',
+            'chapter' => 'First chapter',
+            'title' => 'Another section',
+            'note' => '**Read** again',
+            'highlights' => [self::highlight(0, 3), self::highlight(5, 9)],
+            'step' => 0,
+            'finished' => false,
+        ];
+        self::assertEquals(['stopped' => null, 'pages' => [$page]], $this->kept());
+        $this->putJson(self::PAGE.'/highlights', ['highlights' => [self::highlight(1, 2, 'step:3')]]);
+        $this->putJson(self::PAGE.'/note', ['note' => '']);
+        self::assertSame([self::highlight(1, 2, 'step:3')], $this->kept()['pages'][0]['highlights']);
+        self::assertSame('', $this->kept()['pages'][0]['note']);
+    }
+
+    public function test_where_one_stopped_is_the_page_read_last_and_what_was_finished_stays_so(): void
+    {
+        $read = fn (string $page, int $step, bool $finished) => $this->putJson(
+            "/api/exams/small-hills/handbook/{$page}/reading",
+            ['step' => $step, 'finished' => $finished],
+        )->assertNoContent();
+        $this->travelTo(Carbon::parse('2026-03-02 09:00:00'));
+        $read('other', 4, true);
+        $this->travelTo(Carbon::parse('2026-03-02 09:01:00'));
+        $read('SECRET-REF', 0, false);
+        self::assertSame('SECRET-REF', $this->kept()['stopped']);
+        self::assertSame([[0, false], [4, true]], array_map(
+            fn (array $page): array => [$page['step'], $page['finished']],
+            $this->kept()['pages'],
+        ));
+        $this->travelTo(Carbon::parse('2026-03-02 09:02:00'));
+        $read('other', 1, false);
+        self::assertSame('other', $this->kept()['stopped']);
+        self::assertSame([1, true], [$this->kept()['pages'][1]['step'], $this->kept()['pages'][1]['finished']]);
+    }
+
+    public function test_notes_of_pages_are_ones_own_and_no_notes_of_questions(): void
+    {
+        $this->putJson(self::PAGE.'/note', ['note' => 'mine']);
+        $this->postJson('/api/exams/small-hills/library', ['words' => 'mine', 'page' => 1])
+            ->assertOk()
+            ->assertJson(['total' => 0, 'met' => []]);
+        $this->flushSession();
+        $this->actingAs($this->candidate());
+        self::assertSame([], $this->kept()['pages']);
+        $this->putJson(self::PAGE.'/note', ['note' => '']);
+        self::assertSame('mine', DB::table('notes')->value('body'));
+    }
+
+    public function test_what_is_no_page_or_no_place_is_refused(): void
+    {
+        foreach (['note' => ['note' => 'a'], 'highlights' => ['highlights' => []],
+            'reading' => ['step' => 0, 'finished' => true]] as $what => $body) {
+            $this->putJson("/api/exams/small-hills/handbook/none/{$what}", $body)->assertNotFound();
+        }
+        $this->putJson(self::PAGE.'/reading', ['step' => 100, 'finished' => true])->assertUnprocessable();
+        $this->putJson(self::PAGE.'/note', ['note' => str_repeat('a', 2001)])->assertUnprocessable();
+        self::assertSame(0, DB::table('readings')->count() + DB::table('notes')->count());
+    }
+
+    public function test_a_lesson_is_read_from_its_file_and_told_step_by_step(): void
+    {
+        $this->getJson('/api/exams/small-hills/handbook')->assertJson(['sections' => [['steps' => 0], ['steps' => 2]]]);
+        $this->getJson(self::PAGE)->assertJson(['lesson' => [
+            ['title' => 'First look', 'body' => "Up the *hill*.\n\nThen on."],
+            ['title' => 'Then down', 'body' => 'To the water.'],
+        ]]);
+        $this->postJson('/api/exams/small-hills/handbook-search', ['words' => 'water'])
+            ->assertJson(['hits' => [['code' => 'other']]]);
+        $this->getJson('/api/exams/small-hills/handbook-pages')
+            ->assertJson(['sections' => [['lesson' => []], ['lesson' => [['title' => 'First look'], []]]]]);
+    }
+}
