@@ -33,7 +33,7 @@ const BASE =
 
 /** And what every screen with questions needs. */
 const QUESTIONS =
-  /resources\/js\/features\/(library|question)\/(?!Library|libraryFilters|ReviewLink|kinds\/(Drag|drag|zoom))|features\/sitting\/(sync\/|sittingStore|useSitting|tab)/;
+  /resources\/js\/features\/(library|question)\/(?!Library|libraryFilters|ReviewLink|CardForm|MakeCard|HighlightBar|kinds\/(Drag|drag|zoom))|features\/sitting\/(sync\/|sittingStore|useSitting|tab)/;
 
 /** And what a sitting needs at once. */
 const SITTING =

@@ -10,10 +10,10 @@ use Psr\Clock\ClockInterface;
 use stdClass;
 
 /**
- * What a candidate writes beside a text and marks in it: of a question, or of a page of the handbook.
+ * What a candidate writes beside a text and marks in it: of a question, or of a page of the handbook. Which one is told
+ * by user_id, exam_id, and question_id or section.
  *
- * @phpstan-type Text array{user_id: int, exam_id: int, question_id: int}|
- *     array{user_id: int, exam_id: int, section: string}
+ * @phpstan-type Text array<string, int|string>
  */
 final readonly class Margins
 {

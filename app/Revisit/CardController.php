@@ -51,7 +51,7 @@ final readonly class CardController
             exam: $exam,
             user: $user,
             faces: $request->faces(),
-            question: $request->input('question') === null ? null : $request->integer('question'),
+            question: $this->question($request, $user),
             section: $request->input('section') === null ? null : $request->string('section')->value(),
         );
 
@@ -119,6 +119,20 @@ final readonly class CardController
         $this->cards->throwAway($card);
 
         return response()->noContent();
+    }
+
+    /** @return int|null null: it is made from no question */
+    private function question(CardRequest $request, User $user): ?int
+    {
+        if ($request->input('sitting') === null) {
+            return null;
+        }
+
+        return $this->reader->question(
+            sitting: $request->string('sitting')->value(),
+            position: $request->integer('position'),
+            user: $user,
+        ) ?? throw Refusal::unmet('question', 'There is no such question.');
     }
 
     private function card(string $id, User $user): stdClass

@@ -90,6 +90,19 @@ final readonly class CardReader
         return $row;
     }
 
+    /** @return int|null the question at a place of one of their sittings; null: there is none */
+    public function question(string $sitting, int $position, User $user): ?int
+    {
+        $question = DB::table('sittings')
+            ->join('test_items', 'test_items.test_id', '=', 'sittings.test_id')
+            ->where('sittings.id', $sitting)
+            ->where('sittings.user_id', $user->id)
+            ->where('position', $position)
+            ->value('question_id');
+
+        return is_numeric($question) ? (int) $question : null;
+    }
+
     public function view(stdClass $row): CardView
     {
         $enrolment = Enrolment::of((int) $row->user_id, (int) $row->exam_id);

@@ -16,7 +16,13 @@ use Uplandia\Core\Revisit\CardFaces;
         properties: [
             new OA\Property(property: 'front', type: 'string', description: 'Markdown, up to 4,000 letters.'),
             new OA\Property(property: 'back', type: 'string', description: 'Markdown, up to 4,000 letters.'),
-            new OA\Property(property: 'question', type: 'integer', nullable: true, description: 'It is made from.'),
+            new OA\Property(
+                property: 'sitting',
+                type: 'string',
+                nullable: true,
+                description: 'It is made from a question of it.',
+            ),
+            new OA\Property(property: 'position', type: 'integer', nullable: true),
             new OA\Property(property: 'section', type: 'string', nullable: true, description: 'It is made from.'),
         ],
     ),
@@ -29,7 +35,8 @@ final class CardRequest extends Form
         return [
             'front' => ['present', 'nullable', 'string', 'max:20000'],
             'back' => ['present', 'nullable', 'string', 'max:20000'],
-            'question' => ['nullable', 'integer', 'min:1'],
+            'sitting' => ['nullable', 'required_with:position', 'string', 'max:64'],
+            'position' => ['nullable', 'required_with:sitting', 'integer', 'between:0,9999'],
             'section' => ['nullable', 'string', 'max:100'],
         ];
     }
@@ -40,7 +47,8 @@ final class CardRequest extends Form
         return [
             'front.*' => 'The front of a card has up to 4,000 letters.',
             'back.*' => 'The back of a card has up to 4,000 letters.',
-            'question.*' => 'There is no such question.',
+            'sitting.*' => 'There is no such question.',
+            'position.*' => 'There is no such question.',
             'section.*' => 'There is no such page of the handbook.',
         ];
     }

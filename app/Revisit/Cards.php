@@ -9,6 +9,7 @@ use App\Clock\Moment;
 use App\Http\Refusal;
 use App\Question\Enrolment;
 use App\Question\Exam;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Psr\Clock\ClockInterface;
@@ -128,7 +129,7 @@ final readonly class Cards
         ];
     }
 
-    private static function of(Exam $exam, User $user): \Illuminate\Database\Query\Builder
+    private static function of(Exam $exam, User $user): Builder
     {
         return DB::table('cards')->where('user_id', $user->id)->where('exam_id', $exam->id);
     }
@@ -167,13 +168,13 @@ final readonly class Cards
     /** @throws Refusal */
     private function refuseWithout(Exam $exam, ?int $question, ?string $section): void
     {
-        $there = fn (string $table, string $column, int|string|null $value): bool => $value === null
-            || DB::table($table)->where('exam_id', $exam->id)->where($column, $value)->exists();
-        if (! $there('questions', 'id', $question)) {
-            throw Refusal::unmet('question', 'There is no such question.');
-        }
-        if (! $there('handbook_sections', 'code', $section)) {
+        $pages = DB::table('handbook_sections')->where('exam_id', $exam->id)->where('code', $section);
+        if ($section !== null && ! $pages->exists()) {
             throw Refusal::unmet('section', 'There is no such page of the handbook.');
+        }
+        $questions = DB::table('questions')->where('exam_id', $exam->id)->where('id', $question);
+        if ($question !== null && ! $questions->exists()) {
+            throw Refusal::unmet('question', 'There is no such question.');
         }
     }
 }

@@ -10,6 +10,7 @@ use App\Assembly\CountsView;
 use App\Http\Refusal;
 use App\Question\Exam;
 use App\Question\Syllabus;
+use App\Revisit\CardReader;
 use App\Sitting\QuickTest;
 use App\Sitting\Sitting;
 use Illuminate\Support\Facades\DB;
@@ -24,7 +25,7 @@ final readonly class QuickStarts
 
     private const TEN = 10;
 
-    public function __construct(private Bank $bank, private QuickTest $quick)
+    public function __construct(private Bank $bank, private QuickTest $quick, private CardReader $cards)
     {
     }
 
@@ -43,6 +44,7 @@ final readonly class QuickStarts
 
         return new QuickView(
             due: $this->due($exam, $user),
+            cards: $this->cards->due($exam, $user)->count(),
             missed: $counts->missed + $counts->partly + $counts->leftBlank,
             recipe: $last?->id,
             recipeName: $last?->title,

@@ -12,6 +12,7 @@ final readonly class QuickView
 {
     public function __construct(
         #[OA\Property(description: 'Questions that are due to revisit.')] public int $due,
+        #[OA\Property(description: 'Cards that are due.')] public int $cards,
         #[OA\Property(description: 'Questions that did not go right last time.')] public int $missed,
         #[OA\Property(description: 'The recipe run last; null: none yet.', nullable: true)] public ?string $recipe,
         #[OA\Property(description: 'What the test it made was called.', nullable: true)] public ?string $recipeName,

@@ -31,6 +31,7 @@ const PLACES = [
 const STUDY = [
   { to: '/gaps', label: 'Gap book' },
   { to: '/revisits', label: 'Revisits' },
+  { to: '/cards', label: 'Cards' },
   { to: '/library', label: 'Library' },
   { to: '/plan', label: 'Plan' },
 ];

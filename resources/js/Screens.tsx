@@ -32,6 +32,8 @@ const Plan = screen(() => import('./features/plan/PlanScreen'));
 const GapBook = screen(() => import('./features/revisit/GapBookScreen'));
 const GapSheet = screen(() => import('./features/revisit/GapSheetScreen'));
 const Revisits = screen(() => import('./features/revisit/RevisitsScreen'));
+const Cards = screen(() => import('./features/revisit/CardsScreen'));
+const CardSession = screen(() => import('./features/revisit/CardSessionScreen'));
 const Library = screen(() => import('./features/library/LibraryScreen'));
 const Progress = screen(() => import('./features/progress/ProgressScreen'));
 const Handbook = screen(() => import('./features/handbook/HandbookScreen'));
@@ -75,6 +77,8 @@ function Caught() {
               <Route path="/against/:sitting/:other" element={<Against />} />
               <Route path="/gaps" element={<GapBook />} />
               <Route path="/revisits" element={<Revisits />} />
+              <Route path="/cards" element={<Cards />} />
+              <Route path="/cards/session" element={<CardSession />} />
               <Route path="/library" element={<Library />} />
               <Route path="/plan" element={<Plan />} />
               <Route path="/progress" element={<Progress />} />

@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Account\Role;
 use App\Account\User;
 use App\Cohort\CohortRenewal;
+use App\Demo\DemoCards;
 use App\Demo\DemoCohort;
 use App\Demo\DemoHistory;
 use App\Question\Exam;
@@ -29,6 +30,7 @@ final class LoadDemo extends Command
     public function handle(
         BankLoader $loader,
         DemoHistory $history,
+        DemoCards $cards,
         DemoCohort $cohort,
         CohortRenewal $renewal,
     ): int {
@@ -52,12 +54,12 @@ final class LoadDemo extends Command
                 $renewal->renew($exam);
             }
         }
-        $this->people($history);
+        $this->people($history, $cards);
 
         return self::SUCCESS;
     }
 
-    private function people(DemoHistory $history): void
+    private function people(DemoHistory $history, DemoCards $cards): void
     {
         $exam = $this->exam();
         /**
@@ -84,6 +86,12 @@ final class LoadDemo extends Command
             if (isset($person['story']) && ! Sitting::query()->where('user_id', $user->id)->exists()) {
                 $this->line(
                     "{$person['name']}: {$history->tell($user->refresh(), $exam, $person['story'])} sittings.",
+                );
+                $cards->tell(
+                    user: $user,
+                    exam: $exam,
+                    days: $person['story']['days'],
+                    text: (string) file_get_contents(database_path('demo/licence/cards.txt')),
                 );
             }
         }

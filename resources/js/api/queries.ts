@@ -101,6 +101,21 @@ export const revisits = (exam: string, wanted: View<'RevisitsWanted'>) =>
     placeholderData: keepPreviousData,
   });
 
+export const cards = (exam: string, wanted: View<'CardsWanted'>) =>
+  queryOptions({
+    queryKey: ['cards', exam, wanted],
+    queryFn: ({ signal }) =>
+      ask(api.POST('/api/exams/{exam}/cards/list', { params: { path: { exam } }, body: wanted, signal })),
+    staleTime: 0,
+    placeholderData: keepPreviousData,
+  });
+
+export const pagesKept = (exam: string) =>
+  queryOptions({
+    queryKey: ['pages', exam],
+    queryFn: () => ask(api.GET('/api/exams/{exam}/handbook-kept', { params: { path: { exam } } })),
+  });
+
 export const library = (exam: string, wanted: View<'MetWanted'>) =>
   queryOptions({
     queryKey: ['library', exam, wanted],

@@ -1842,8 +1842,9 @@ export interface components {
             front: string;
             /** @description Markdown, up to 4,000 letters. */
             back: string;
-            /** @description It is made from. */
-            question?: number | null;
+            /** @description It is made from a question of it. */
+            sitting?: string | null;
+            position?: number | null;
             /** @description It is made from. */
             section?: string | null;
         };
@@ -3171,6 +3172,8 @@ export interface components {
         Quick: {
             /** @description Questions that are due to revisit. */
             due: number;
+            /** @description Cards that are due. */
+            cards: number;
             /** @description Questions that did not go right last time. */
             missed: number;
             /** @description The recipe run last; null: none yet. */

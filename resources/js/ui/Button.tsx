@@ -43,9 +43,19 @@ export function Button({ weight, small, busy, children, className, ...rest }: Bu
   );
 }
 
-export function ButtonLink({ to, weight, small, children }: Looks & { to: string }) {
+export function ButtonLink({
+  to,
+  weight,
+  small,
+  onClick,
+  children,
+}: Looks & {
+  to: string;
+  /** Besides going there. */
+  onClick?: () => void;
+}) {
   return (
-    <Link to={to} className={look({ weight, small } as Looks)}>
+    <Link to={to} onClick={onClick} className={look({ weight, small } as Looks)}>
       {children}
     </Link>
   );

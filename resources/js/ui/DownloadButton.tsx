@@ -2,7 +2,12 @@ import { useMutation } from '@tanstack/react-query';
 import { Button } from './Button';
 import { download } from './download';
 
-const TYPES = { csv: 'text/csv;charset=utf-8', json: 'application/json', ics: 'text/calendar;charset=utf-8' } as const;
+const TYPES = {
+  csv: 'text/csv;charset=utf-8',
+  txt: 'text/plain;charset=utf-8',
+  json: 'application/json',
+  ics: 'text/calendar;charset=utf-8',
+} as const;
 
 /** Makes a file when it is asked for, and hands it to the browser. */
 export function DownloadButton(props: {

@@ -21,6 +21,8 @@ const MathMarkdown = lazy(fetchMath);
 /** What Markdown calls an image may be a picture, a sound or a film. */
 function Media({ src, alt = '', title = '' }: ImgHTMLAttributes<HTMLImageElement>) {
   const file = typeof src === 'string' ? src : '';
+  // What somebody wrote may name any address: nothing is fetched from elsewhere.
+  if (!/^\/(?!\/)/.test(file)) return <span>{alt === '' ? 'A picture that is not here' : `Picture: ${alt}`}</span>;
   if (file.endsWith('.mp3')) return <Sound src={file} label={alt} written={title} />;
   if (/\.(mp4|webm)$/.test(file)) return <Film src={file} label={alt} written={title} />;
   return <Picture src={file} alt={alt} />;
@@ -35,6 +37,12 @@ function Anchor({ href = '', children }: AnchorHTMLAttributes<HTMLAnchorElement>
   const gap = useContext(GapContext);
   if (href.startsWith('#gap-')) return gap(href.slice('#gap-'.length));
   if (href === '#evidence') return <mark className="bg-accent/25 text-inherit">{children}</mark>;
+  if (/^https?:/i.test(href))
+    return (
+      <a href={href} target="_blank" rel="noopener noreferrer">
+        {children}
+      </a>
+    );
   return <a href={href}>{children}</a>;
 }
 

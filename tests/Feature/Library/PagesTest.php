@@ -100,7 +100,8 @@ final class PagesTest extends TestCase
 
     public function test_a_lesson_is_read_from_its_file_and_told_step_by_step(): void
     {
-        $this->getJson('/api/exams/small-hills/handbook')->assertJson(['sections' => [['steps' => 0], ['steps' => 2]]]);
+        $this->getJson('/api/exams/small-hills/handbook')
+            ->assertJson(['sections' => [['steps' => 0], ['steps' => 2]]]);
         $this->getJson(self::PAGE)->assertJson(['lesson' => [
             ['title' => 'First look', 'body' => "Up the *hill*.\n\nThen on."],
             ['title' => 'Then down', 'body' => 'To the water.'],

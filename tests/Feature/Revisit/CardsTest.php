@@ -54,7 +54,7 @@ final class CardsTest extends TestCase
 
     public function test_a_new_card_is_due_and_comes_back_by_the_reference_scheduler(): void
     {
-        $card = $this->make("  How **far**?\r\n", '3 km', ['section' => 'other', 'question' => null]);
+        $card = $this->make("  How **far**?\r\n", '3 km', ['section' => 'other', 'sitting' => null]);
         $this->list()->assertJson(['all' => 1, 'due' => 1, 'suspended' => 0, 'next' => null, 'cards' => [[
             'front' => 'How **far**?', 'back' => '3 km', 'section' => 'other', 'due' => '2026-03-02',
             'looks' => 0, 'recall' => null,
@@ -75,6 +75,17 @@ final class CardsTest extends TestCase
         DB::table('cards')->update(['due_day' => 1]);
         self::assertSame(1, Artisan::call('recount'));
         self::assertStringContainsString('due_day is stored as 1', Artisan::output());
+    }
+
+    public function test_today_tells_how_many_cards_are_due(): void
+    {
+        $today = fn (): mixed => $this->getJson('/api/exams/small-hills/today')->assertOk()->json('quick.cards');
+        self::assertSame(0, $today());
+        $card = $this->make('a');
+        $this->make('b');
+        self::assertSame(2, $today());
+        $this->look($card, 3, 'x');
+        self::assertSame(1, $today());
     }
 
     public function test_the_same_look_sent_twice_counts_once(): void
@@ -134,6 +145,19 @@ final class CardsTest extends TestCase
         $this->list()->assertJson(['all' => 0]);
     }
 
+    public function test_a_card_is_made_from_a_question_of_ones_own_sitting(): void
+    {
+        $sitting = $this->build();
+        $this->make('a', more: ['sitting' => $sitting, 'position' => 2]);
+        $question = DB::table('test_items')->where('position', 2)->value('question_id');
+        self::assertSame($question, $this->list()->json('cards.0.question'));
+        $from = ['front' => 'a', 'back' => 'b', 'sitting' => $sitting];
+        $this->postJson('/api/exams/small-hills/cards', $from + ['position' => 6])->assertUnprocessable();
+        $this->flushSession();
+        $this->actingAs($this->candidate());
+        $this->postJson('/api/exams/small-hills/cards', $from + ['position' => 2])->assertUnprocessable();
+    }
+
     public function test_nobody_gets_at_anothers_cards(): void
     {
         $card = $this->make('mine');
@@ -147,7 +171,8 @@ final class CardsTest extends TestCase
         self::assertSame('mine', DB::table('cards')->value('front'));
     }
 
-    #[TestWith([['front' => 'a', 'back' => 'b', 'question' => 999999], 'There is no such question.'])]
+    #[TestWith([['front' => 'a', 'back' => 'b', 'sitting' => 'x', 'position' => 0], 'There is no such question.'])]
+    #[TestWith([['front' => 'a', 'back' => 'b', 'sitting' => 'x'], 'There is no such question.'])]
     #[TestWith([['front' => 'a', 'back' => 'b', 'section' => 'no.such'], 'There is no such page of the handbook.'])]
     #[TestWith([['front' => 'a', 'back' => ''], 'The back of a card cannot be empty.'])]
     #[TestWith([['front' => ['a'], 'back' => 'b'], 'The front of a card has up to 4,000 letters.'])]

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
-import { useEffect, useRef } from 'react';
-import { Link, useParams } from 'react-router';
+import { Check } from 'lucide-react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { Unreachable, type View } from '../../api/client';
-import { handbook, section as sectionQuery } from '../../api/queries';
+import { handbook, pagesKept, section as sectionQuery } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
@@ -13,11 +14,19 @@ import { useTitle } from '../../ui/useTitle';
 import { bytes, dayTime } from '../../ui/words';
 import type { KeptHandbook } from '../sitting/packs/handbooks';
 import { useExam } from '../../api/useExam';
+import { Segments } from '../../ui/Segments';
+import { Highlightable } from '../library/Highlightable';
+import { MakeCard } from '../library/MakeCard';
+import { Note } from '../library/Note';
 import { Find } from './Find';
+import { Lesson } from './Lesson';
+import { Mine } from './Mine';
 import { ReadAloud } from './ReadAloud';
 import { SectionQuiz } from './SectionQuiz';
 import { useKeptHandbooks } from './useKeptHandbooks';
+import { usePage } from './usePage';
 import { useStopped } from './useStopped';
+import { withOwn } from './withOwn';
 
 type SectionLink = View<'SectionLink'>;
 
@@ -31,7 +40,16 @@ export function Component() {
   const kept = here?.find((one) => one.exam === exam);
   const away = contents.error instanceof Unreachable || chosen.error instanceof Unreachable;
   if (away && kept && exam)
-    return <Handbook exam={exam} name={kept.examName} sections={kept.sections} open={asked.section} kept={kept} away />;
+    return (
+      <Handbook
+        exam={exam}
+        name={kept.examName}
+        sections={kept.sections.map(withSteps)}
+        open={asked.section}
+        kept={kept}
+        away
+      />
+    );
   if (chosen.error) return <Failure error={chosen.error} retry={chosen.retry} />;
   if (!exam) return chosen.isPending ? <Loading /> : <Empty title="No exam has been set up here yet." />;
   if (contents.isPending) return <Loading what="Opening the handbook" />;
@@ -46,6 +64,11 @@ export function Component() {
       kept={kept}
     />
   );
+}
+
+/** What was taken along by an older version has no lessons. */
+function withSteps(section: View<'Section'>): SectionLink {
+  return { ...section, steps: (section.lesson as typeof section.lesson | undefined)?.length ?? 0 };
 }
 
 function Handbook({
@@ -64,7 +87,12 @@ function Handbook({
   kept: KeptHandbook | undefined;
   away?: boolean;
 }) {
-  const stopped = useStopped(exam, open);
+  const [search] = useSearchParams();
+  const mine = open === undefined && search.has('mine');
+  const own = useQuery(pagesKept(exam));
+  const local = useStopped(exam, open);
+  // On another device one may have read on.
+  const stopped = own.data?.stopped ?? local;
   const at = sections.find((section) => section.code === stopped);
   const code = open ?? sections[0]?.code ?? '';
   return (
@@ -90,12 +118,16 @@ function Handbook({
       <div className="grid items-start gap-x-10 gap-y-6 lg:grid-cols-[17rem_1fr]">
         <nav
           aria-label="Contents"
-          className={clsx('lg:sticky lg:top-4 lg:max-h-[85dvh] lg:overflow-y-auto', open && 'max-lg:hidden')}
+          className={clsx('lg:sticky lg:top-4 lg:max-h-[85dvh] lg:overflow-y-auto', (open ?? mine) && 'max-lg:hidden')}
         >
-          <Contents exam={exam} sections={sections} open={open} />
+          <Contents exam={exam} sections={sections} open={open} mine={mine} pages={own.data?.pages ?? []} />
         </nav>
-        <div className={clsx(!open && 'max-lg:hidden')}>
-          <Section exam={exam} code={code} moved={open !== undefined} kept={kept} />
+        <div className={clsx(!open && !mine && 'max-lg:hidden')}>
+          {mine ? (
+            <Mine exam={exam} />
+          ) : (
+            <Section key={code} exam={exam} code={code} moved={open !== undefined} kept={kept} />
+          )}
         </div>
       </div>
     </div>
@@ -133,27 +165,50 @@ function Along({ exam, kept, away }: { exam: string; kept: KeptHandbook | undefi
   );
 }
 
-function Contents({ exam, sections, open }: { exam: string; sections: SectionLink[]; open: string | undefined }) {
+/** So long one has looked at a page that was meant to be read. */
+const READ_MS = 3000;
+
+function Contents(props: {
+  exam: string;
+  sections: SectionLink[];
+  open: string | undefined;
+  mine: boolean;
+  pages: View<'PageKept'>[];
+}) {
+  const { exam, sections, open, mine, pages } = props;
   const chapters = [...new Set(sections.map(({ chapter }) => chapter))];
+  const read = new Set(pages.filter(({ finished }) => finished).map(({ code }) => code));
+  const own = withOwn(pages).length;
+  const entry = (here: boolean) =>
+    clsx('flex items-center gap-2 rounded-field px-2 py-1.5 hover:bg-base-200', here && 'bg-base-content/10 font-bold');
   return (
     <ol className="grid gap-4">
+      <li>
+        <Link to={`/handbook/${exam}?mine`} aria-current={mine ? 'page' : undefined} className={entry(mine)}>
+          My notes and marks{own > 0 && ` (${own})`}
+        </Link>
+      </li>
       {chapters.map((chapter) => (
         <li key={chapter}>
           <h2 className="font-bold">{chapter}</h2>
           <ol>
             {sections
               .filter((section) => section.chapter === chapter)
-              .map(({ code, title }) => (
+              .map(({ code, title, steps }) => (
                 <li key={code}>
                   <Link
                     to={`/handbook/${exam}/${code}`}
                     aria-current={code === open ? 'page' : undefined}
-                    className={clsx(
-                      'block rounded-field px-2 py-1.5 hover:bg-base-200',
-                      code === open && 'bg-base-content/10 font-bold',
-                    )}
+                    className={entry(code === open)}
                   >
-                    {title}
+                    <span className="min-w-0 flex-1">{title}</span>
+                    {steps > 0 && <span className="text-sm font-normal text-base-content/75">lesson</span>}
+                    {read.has(code) && (
+                      <span title="Read">
+                        <Check aria-hidden="true" className="size-4 text-primary" />
+                        <span className="sr-only">, read</span>
+                      </span>
+                    )}
                   </Link>
                 </li>
               ))}
@@ -176,18 +231,37 @@ function Section({
   kept: KeptHandbook | undefined;
 }) {
   const asked = useQuery(sectionQuery(exam, code));
+  const [search, setSearch] = useSearchParams();
+  const mine = usePage(exam, code);
   const page = useRef<HTMLDivElement>(null);
   const heading = useRef<HTMLHeadingElement>(null);
+  const [words, setWords] = useState<string | null>(null);
   const away = asked.error instanceof Unreachable;
   const data = asked.data ?? (away ? kept?.sections.find((one) => one.code === code) : undefined);
   useEffect(() => {
     if (moved && data) heading.current?.focus();
   }, [moved, data]);
+  // Whoever turns a page over at once has not read it.
+  const stay = useEffectEvent(() => mine.reading.mutate({ step: mine.step, finished: false }));
+  const there = moved && data !== undefined && mine.ready;
+  useEffect(() => {
+    if (!there) return;
+    const timer = window.setTimeout(() => stay(), READ_MS);
+    return () => window.clearTimeout(timer);
+  }, [there]);
   if (asked.isPending) return <Loading what="Turning the page" />;
   if (!data) return <Failure error={asked.error} retry={() => void asked.refetch()} />;
   const { chapter, title, body, before, after } = data;
+  // What was taken along by an older version has none.
+  const steps = (data.lesson as typeof data.lesson | undefined) ?? [];
+  const asLesson = steps.length > 0 && search.has('step');
+  const at = Math.min(steps.length, Math.max(0, Math.trunc(Number(search.get('step') ?? 1)) - 1 || 0));
+  const step = (to: number) => {
+    setSearch({ step: String(to + 1) }, { preventScrollReset: true });
+    mine.reading.mutate({ step: Math.min(to, steps.length - 1), finished: to === steps.length });
+  };
   return (
-    <article className="grid gap-5">
+    <article className="grid gap-4">
       <div>
         <p className="flex flex-wrap justify-between gap-3 text-base-content/75">
           {chapter}
@@ -199,15 +273,70 @@ function Section({
           {title}
         </h2>
       </div>
-      <ReadAloud key={code} what={page} title={title} />
-      <div ref={page}>
-        <Markdown>{body}</Markdown>
+      <div className="flex flex-wrap items-center justify-between gap-x-6">
+        <Segments
+          label="How to read it"
+          options={
+            steps.length === 0
+              ? []
+              : [
+                  ['page', 'As a page'],
+                  ['lesson', `Step by step (${steps.length})`],
+                ]
+          }
+          chosen={asLesson ? 'lesson' : 'page'}
+          onChoose={(as) => (as === 'page' ? setSearch({}) : setSearch({ step: String(mine.step + 1) }))}
+        />
+        <ReadAloud key={asLesson ? at : 'page'} what={page} title={title} />
       </div>
-      {!away && <SectionQuiz exam={exam} code={code} />}
-      <div className="flex flex-wrap gap-3">
-        {before && <ButtonLink to={`/handbook/${exam}/${before.code}`}>Back: {before.title}</ButtonLink>}
-        {after && <ButtonLink to={`/handbook/${exam}/${after.code}`}>On: {after.title}</ButtonLink>}
-      </div>
+      <Highlightable
+        highlights={mine.highlights}
+        onKeep={(highlights) => mine.highlighting.mutate(highlights)}
+        fault={mine.highlighting.error}
+        onCard={setWords}
+      >
+        {asLesson ? (
+          <Lesson exam={exam} code={code} steps={steps} at={at} onStep={step} page={page} />
+        ) : (
+          <div ref={page} data-part="page">
+            <Markdown>{body}</Markdown>
+          </div>
+        )}
+      </Highlightable>
+      {!away && (
+        <div className="border-t border-base-300 pt-1">
+          <Note
+            note={mine.note}
+            ready={mine.ready}
+            keep={(note, done) => mine.noting.mutate(note, { onSuccess: done })}
+            busy={mine.noting.isPending}
+            fault={mine.noting.error}
+            draft={`uplandia.note.${exam}.${code}`}
+          >
+            <MakeCard
+              exam={exam}
+              from={{ section: code }}
+              draft={(chosen) => ({ front: `${title}: `, back: chosen })}
+              asked={words}
+              onClose={() => setWords(null)}
+            />
+          </Note>
+        </div>
+      )}
+      {!away && !asLesson && <SectionQuiz exam={exam} code={code} />}
+      {!asLesson && (
+        <div className="flex flex-wrap gap-3">
+          {before && <ButtonLink to={`/handbook/${exam}/${before.code}`}>Back: {before.title}</ButtonLink>}
+          {after && (
+            <ButtonLink
+              to={`/handbook/${exam}/${after.code}`}
+              onClick={() => mine.reading.mutate({ step: mine.step, finished: true })}
+            >
+              On: {after.title}
+            </ButtonLink>
+          )}
+        </div>
+      )}
     </article>
   );
 }

@@ -1,34 +1,31 @@
-import { Copy, Eraser, Highlighter, Strikethrough } from 'lucide-react';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { createPortal } from 'react-dom';
-import { meets, placed, tight, withOne, without, type Highlight, type HighlightKind, type Place } from './highlights';
+import { lazy, Suspense, useEffect, useRef, useState, type ReactNode } from 'react';
+import type { Chosen } from './HighlightBar';
+import { placed, tight, type Highlight, type HighlightKind } from './highlights';
 import { rangeIn, selectedIn, textIn, unpainted } from './textPlaces';
-import { useHighlighting, useKept } from './useKept';
 
-interface Chosen {
-  place: Place;
-  text: string;
-  top: number;
-  left: number;
-}
+// What is done with chosen words is fetched once some are.
+const HighlightBar = lazy(async () => ({ default: (await import('./HighlightBar')).HighlightBar }));
 
 /**
- * Texts of a question (each `[data-part]` in it) in which words can be marked and struck through. What is kept is
- * painted over the text, which itself stays as it is.
+ * Texts (each `[data-part]` in it) in which words can be marked and struck through. What is kept is painted over the
+ * text, which itself stays as it is.
  */
 export function Highlightable({
-  sitting,
-  position,
+  highlights,
+  onKeep,
+  fault,
+  onCard,
   children,
 }: {
-  sitting: string;
-  position: number;
+  highlights: Highlight[];
+  onKeep: (highlights: Highlight[]) => void;
+  fault: Error | null;
+  /** Makes a card of some words; none: here none are made. */
+  onCard?: ((words: string) => void) | undefined;
   children: ReactNode;
 }) {
   const around = useRef<HTMLDivElement>(null);
   const bar = useRef<HTMLDivElement>(null);
-  const { highlights } = useKept(sitting, position);
-  const highlighting = useHighlighting(sitting, position);
   const [chosen, setChosen] = useState<Chosen | null>(null);
 
   useEffect(() => {
@@ -70,67 +67,29 @@ export function Highlightable({
     };
   }, []);
 
-  const done = () => {
-    document.getSelection()?.removeAllRanges();
-    setChosen(null);
-  };
-  const keep = (next: Highlight[]) => {
-    highlighting.mutate(next);
-    done();
-  };
-  const mark = (kind: HighlightKind) => chosen && keep(withOne(highlights, chosen.place, kind, chosen.text));
-  const tool =
-    'inline-flex min-h-11 cursor-pointer items-center gap-1.5 rounded-field px-2.5 hover:bg-base-content/10 pointer-fine:min-h-9';
   return (
     <div ref={around} className="contents">
       {children}
-      {highlighting.isError && (
+      {fault && (
         <p role="alert" className="text-error">
-          {highlighting.error.message}
+          {fault.message}
         </p>
       )}
-      {chosen &&
-        createPortal(
-          <div
-            ref={bar}
-            role="toolbar"
-            aria-label="The chosen words"
-            style={{
-              top: Math.min(chosen.top, window.innerHeight - 60),
-              left: Math.max(170, Math.min(chosen.left, window.innerWidth - 170)),
+      {chosen && (
+        <Suspense fallback={null}>
+          <HighlightBar
+            bar={bar}
+            chosen={chosen}
+            highlights={highlights}
+            onKeep={onKeep}
+            onCard={onCard}
+            onDone={() => {
+              document.getSelection()?.removeAllRanges();
+              setChosen(null);
             }}
-            className="fixed z-40 flex -translate-x-1/2 items-center rounded-box border border-base-content/40 bg-base-100 p-0.5"
-            // The selection must outlive the press.
-            onPointerDown={(event) => event.preventDefault()}
-          >
-            <button type="button" className={tool} onClick={() => mark('marked')}>
-              <Highlighter aria-hidden="true" className="size-4" /> Mark
-            </button>
-            <button type="button" className={tool} onClick={() => mark('struck')}>
-              <Strikethrough aria-hidden="true" className="size-4" /> Strike
-            </button>
-            {highlights.some((one) => meets(one, chosen.place)) && (
-              <button
-                type="button"
-                className={tool}
-                onClick={() => keep(without(highlights, chosen.place, chosen.text))}
-              >
-                <Eraser aria-hidden="true" className="size-4" /> Clear
-              </button>
-            )}
-            <button
-              type="button"
-              className={tool}
-              onClick={() => {
-                void navigator.clipboard?.writeText(chosen.place.quote);
-                done();
-              }}
-            >
-              <Copy aria-hidden="true" className="size-4" /> Copy
-            </button>
-          </div>,
-          document.body,
-        )}
+          />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -1,5 +1,5 @@
 export type Action =
-  'back' | 'on' | 'go' | 'check' | 'flag' | 'star' | 'note' | 'calculator' | 'tables' | 'scratch' | 'keys';
+  'back' | 'on' | 'go' | 'check' | 'flag' | 'star' | 'note' | 'card' | 'calculator' | 'tables' | 'scratch' | 'keys';
 
 /** Keys that do something while sitting. A candidate may change them, or turn all of them off. */
 export interface Shortcuts {
@@ -22,6 +22,7 @@ export const USUAL: Shortcuts = {
     flag: 'f',
     star: 's',
     note: 'n',
+    card: 'm',
     calculator: 'r',
     tables: 't',
     scratch: 'p',
@@ -37,6 +38,7 @@ export const ACTIONS: [Action, string][] = [
   ['flag', 'Flag or unflag'],
   ['star', 'Star or take it away'],
   ['note', 'Write a note'],
+  ['card', 'Make a card, once a question is explained'],
   ['calculator', 'Calculator'],
   ['tables', 'Tables'],
   ['scratch', 'Scratch pad'],

@@ -7,9 +7,11 @@ import { GapContext } from '../../ui/gaps';
 import { Markdown } from '../../ui/Markdown';
 import { Outcome } from '../../ui/Outcome';
 import { dayTime, duration, percent } from '../../ui/words';
+import { MakeCard } from '../library/MakeCard';
 import { inWords } from '../question/inWords';
 import type { Response } from '../question/response';
 import { UnitPanel } from '../question/UnitPanel';
+import { cardOf } from './cardOf';
 import { OpenSection } from './openSection';
 import { Parts } from './Parts';
 import { RubricMarking } from './RubricMarking';
@@ -20,6 +22,7 @@ export function Explained({
   explanation,
   withUnit,
   unmarked,
+  card,
 }: {
   sitting: string;
   explanation: View<'Explanation'>;
@@ -27,6 +30,8 @@ export function Explained({
   withUnit?: boolean | 'open';
   /** What was answered without a connection: only the server marks it. */
   unmarked?: Response;
+  /** Words chosen in it, to make a card of; none: here no cards are made. */
+  card?: { words: string | null; onClose: () => void };
 }) {
   const { question, unit, evidence } = explanation;
   const openSection = useContext(OpenSection);
@@ -130,6 +135,17 @@ export function Explained({
           </p>
         )}
       </section>
+      {card && (
+        <div className="print:hidden">
+          <MakeCard
+            exam={explanation.exam}
+            from={{ sitting, position: question.position }}
+            draft={(words) => cardOf(explanation, words)}
+            asked={card.words}
+            onClose={card.onClose}
+          />
+        </div>
+      )}
       {explanation.cohort && (
         <p className="text-base-content/75">
           {explanation.cohort.n} others met it for the first time: on average they got{' '}

@@ -5,7 +5,7 @@ import { explanation } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
-import { Highlightable } from '../library/Highlightable';
+import { HighlightableQuestion } from '../library/HighlightableQuestion';
 import { StarAndNote } from '../library/StarAndNote';
 import { WordToAuthors } from '../library/WordToAuthors';
 import { meaning, readShortcuts } from '../question/shortcuts';
@@ -30,6 +30,7 @@ export function ReviewOne(props: {
   const known = useQueryClient();
   const heading = useRef<HTMLHeadingElement>(null);
   const [shortcuts] = useState(readShortcuts);
+  const [words, setWords] = useState<string | null>(null);
   const before = lines.filter(({ position }) => position < line.position).at(-1);
   const after = lines.find(({ position }) => position > line.position);
   const go = (to: Line) => void navigate(`/review/${sitting}/${to.position + 1}${search}`);
@@ -98,9 +99,19 @@ export function ReviewOne(props: {
         <Failure error={page.error} retry={() => void page.refetch()} />
       ) : (
         <div className="grid gap-4">
-          <Highlightable key={`marks-${line.position}`} sitting={sitting} position={line.position}>
-            <Explained sitting={sitting} explanation={page.data} withUnit />
-          </Highlightable>
+          <HighlightableQuestion
+            key={`marks-${line.position}`}
+            sitting={sitting}
+            position={line.position}
+            onCard={setWords}
+          >
+            <Explained
+              sitting={sitting}
+              explanation={page.data}
+              withUnit
+              card={{ words, onClose: () => setWords(null) }}
+            />
+          </HighlightableQuestion>
           <div className="grid gap-1 border-t border-base-300 pt-2">
             <GapTools sitting={sitting} line={line} />
             <StarAndNote key={line.position} sitting={sitting} position={line.position} />

@@ -21,7 +21,7 @@ import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
 import { useWide } from '../../ui/useWide';
 import { applyLook, readLook, type Look } from '../../ui/look';
-import { Highlightable } from '../library/Highlightable';
+import { HighlightableQuestion } from '../library/HighlightableQuestion';
 import { StarAndNote } from '../library/StarAndNote';
 import { useKept, useNoted, useStarring } from '../library/useKept';
 import { OpenSection } from '../result/openSection';
@@ -323,9 +323,9 @@ function Open({
                 />
                 {beside.map((one) => (
                   <Activity key={one.unit.id} mode={one.unit === unit ? 'visible' : 'hidden'}>
-                    <Highlightable sitting={id} position={one.unit.positions[0] ?? one.position}>
+                    <HighlightableQuestion sitting={id} position={one.unit.positions[0] ?? one.position}>
                       <UnitPanel unit={one.unit} position={one.position} />
-                    </Highlightable>
+                    </HighlightableQuestion>
                   </Activity>
                 ))}
                 <div id="the-question" className="grid content-start gap-5">
@@ -336,9 +336,7 @@ function Open({
                         kit.take('handbook');
                       }}
                     >
-                      <Highlightable key={current} sitting={id} position={current}>
-                        <Answered sitting={id} position={current} />
-                      </Highlightable>
+                      <Answered key={current} sitting={id} position={current} />
                     </OpenSection>
                   ) : (
                     cards.map(({ question, state }) => (
@@ -346,7 +344,7 @@ function Open({
                         key={`${state.position}-${filled}`}
                         mode={state.position === current ? 'visible' : 'hidden'}
                       >
-                        <Highlightable sitting={id} position={state.position}>
+                        <HighlightableQuestion sitting={id} position={state.position}>
                           <QuestionCard
                             question={question}
                             state={state}
@@ -365,7 +363,7 @@ function Open({
                               />
                             </Suspense>
                           )}
-                        </Highlightable>
+                        </HighlightableQuestion>
                       </Activity>
                     ))
                   )}
@@ -408,12 +406,15 @@ function Open({
 
 function Answered({ sitting, position }: { sitting: string; position: number }) {
   const page = useQuery(explanation(sitting, position));
+  const [words, setWords] = useState<string | null>(null);
   if (page.isPending) return <Loading what="Fetching the reasons" />;
   if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
   return (
-    <Suspense fallback={<Loading what="Fetching the reasons" />}>
-      <Explained sitting={sitting} explanation={page.data} />
-    </Suspense>
+    <HighlightableQuestion sitting={sitting} position={position} onCard={setWords}>
+      <Suspense fallback={<Loading what="Fetching the reasons" />}>
+        <Explained sitting={sitting} explanation={page.data} card={{ words, onClose: () => setWords(null) }} />
+      </Suspense>
+    </HighlightableQuestion>
   );
 }
 

@@ -12,7 +12,7 @@ export function useShortcuts(on: {
   back: (() => void) | null;
   options: string[];
   /** What the other keys do. */
-  does: Record<Exclude<Action, 'back' | 'on' | 'flag'>, () => void>;
+  does: Record<Exclude<Action, 'back' | 'on' | 'flag' | 'card'>, () => void>;
   off: boolean;
 }): void {
   const { shortcuts, store, state, options, off } = on;
@@ -29,7 +29,7 @@ export function useShortcuts(on: {
       else if (typeof does === 'number') {
         const option = options[does - 1];
         if (option && !state.locked) store.answer(state.position, { choice: option });
-      } else if (does) {
+      } else if (does && does !== 'card') {
         // The key must not land in a field that has just opened.
         event.preventDefault();
         on.does[does]();

@@ -45,6 +45,14 @@ export function QuickStarts({ exam, quick }: { exam: string; quick: View<'Quick'
           off={begin.isPending || quick.missed === 0}
           onUse={() => start('missed')}
         />
+        {quick.cards > 0 && (
+          <li>
+            <Link to="/cards/session" className={LOOK}>
+              <span className="font-bold">My cards</span>
+              <span className="text-sm text-base-content/75">{count(quick.cards, 'card')} due</span>
+            </Link>
+          </li>
+        )}
         {recipe !== null && (
           <Start
             name="My last recipe"

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Demo;
+
+use App\Account\User;
+use App\Question\Exam;
+use App\Revisit\Cards;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+use Uplandia\Core\Cohort\Simulator;
+use Uplandia\Core\Revisit\CardText;
+use Uplandia\Core\Revisit\Grade;
+
+/** Gives a made-up person cards, and looks at them on earlier days whenever they were due: through the same code. */
+final readonly class DemoCards
+{
+    /** So many days ago the cards came in, at most. */
+    private const SINCE = 20;
+
+    public function __construct(private Cards $cards, private ClockInterface $clock)
+    {
+    }
+
+    /** @param  string  $text  of cards, as they are taken in and away */
+    public function tell(User $user, Exam $exam, int $days, string $text): void
+    {
+        $chance = (new Simulator("cards of {$user->made_up_as}"))->chance;
+        $today = Carbon::instance($this->clock->now());
+        try {
+            for ($ago = min($days, self::SINCE); $ago > 0; $ago--) {
+                Carbon::setTestNow($today->copy()->subDays($ago)->setTime(20, $chance->between(0, 50)));
+                if ($ago === min($days, self::SINCE)) {
+                    $this->cards->takeIn($exam, $user, CardText::read($text));
+                }
+                // Nobody looks every day.
+                if ($chance->between(0, 2) > 0) {
+                    $this->lookAtAllDue($user, $exam, fn (): Grade => Grade::from($chance->between(0, 4) ?: 3));
+                }
+            }
+        } finally {
+            Carbon::setTestNow();
+        }
+    }
+
+    /** @param  callable(): Grade  $grade */
+    private function lookAtAllDue(User $user, Exam $exam, callable $grade): void
+    {
+        $day = intdiv($this->clock->now()->getTimestamp(), 86_400);
+        $due = DB::table('cards')
+            ->where('user_id', $user->id)
+            ->where('exam_id', $exam->id)
+            ->where('due_day', '<=', $day)
+            ->orderBy('id')
+            ->get();
+        foreach ($due as $card) {
+            $this->cards->look($card, "history-{$day}", $grade());
+        }
+    }
+}
