@@ -10,8 +10,8 @@ use Psr\Clock\ClockInterface;
 use stdClass;
 
 /**
- * What a candidate writes beside a text and marks in it: of a question, or of a page of the handbook. Which one is told
- * by user_id, exam_id, and question_id or section.
+ * What a candidate writes beside a text and marks in it: of a question, or of a page of the handbook. Which one is
+ * told by user_id, exam_id, and question_id or section.
  *
  * @phpstan-type Text array<string, int|string>
  */

@@ -1,12 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import {
-  fault,
-  keepShortcuts,
-  meaning,
-  readShortcuts,
-  USUAL,
-  type Shortcuts,
-} from '../../resources/js/features/question/shortcuts';
+import { fault, keepShortcuts, meaning, readShortcuts, USUAL, type Shortcuts } from '../../resources/js/ui/shortcuts';
 
 const stored = new Map<string, string>();
 Object.assign(globalThis, {

@@ -3,7 +3,7 @@ import { useEffect, useEffectEvent, useRef, type RefObject } from 'react';
 import type { View } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Markdown } from '../../ui/Markdown';
-import { meaning, readShortcuts } from '../question/shortcuts';
+import { meaning, readShortcuts } from '../../ui/shortcuts';
 import { SectionQuiz } from './SectionQuiz';
 
 /** A section step by step, and a quiz at its end. */

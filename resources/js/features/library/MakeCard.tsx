@@ -2,7 +2,7 @@ import { StickyNote } from 'lucide-react';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask } from '../../api/client';
-import { meaning, readShortcuts } from '../question/shortcuts';
+import { meaning, readShortcuts } from '../../ui/shortcuts';
 import { CardForm, type CardSides } from './CardForm';
 
 /** What a card is made from: a question of a sitting, or a page of the handbook. */

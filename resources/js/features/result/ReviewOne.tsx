@@ -8,7 +8,7 @@ import { Loading } from '../../ui/Loading';
 import { HighlightableQuestion } from '../library/HighlightableQuestion';
 import { StarAndNote } from '../library/StarAndNote';
 import { WordToAuthors } from '../library/WordToAuthors';
-import { meaning, readShortcuts } from '../question/shortcuts';
+import { meaning, readShortcuts } from '../../ui/shortcuts';
 import { Explained } from './Explained';
 import { GapTools } from './GapTools';
 import type { Line } from './lines';

@@ -1,15 +1,7 @@
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
-import {
-  ACTIONS,
-  fault,
-  keepShortcuts,
-  readShortcuts,
-  USUAL,
-  type Action,
-  type Shortcuts,
-} from '../question/shortcuts';
+import { ACTIONS, fault, keepShortcuts, readShortcuts, USUAL, type Action, type Shortcuts } from '../../ui/shortcuts';
 import { Tick } from '../../ui/Tick';
 
 /** The keys that do something while sitting: each can be changed, and all can be turned off. */

@@ -43,7 +43,7 @@ import { QuestionCard } from './QuestionCard';
 import { GO_TO, QuestionHeading } from './QuestionHeading';
 import { RouteLine } from './RouteLine';
 import { startsOf } from './sections';
-import { readShortcuts } from '../question/shortcuts';
+import { readShortcuts } from '../../ui/shortcuts';
 import { SittingFooter } from './SittingFooter';
 import { SittingHeader } from './SittingHeader';
 import type { QuestionState, SittingStore, Snapshot } from './sittingStore';

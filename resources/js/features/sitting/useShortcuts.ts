@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { meaning, type Action, type Shortcuts } from '../question/shortcuts';
+import { meaning, type Action, type Shortcuts } from '../../ui/shortcuts';
 import type { QuestionState, SittingStore } from './sittingStore';
 
 /** Keys while sitting; none while one types, and none with Ctrl, Alt or the like. */

@@ -12,7 +12,7 @@ import { SectionPage } from '../../library/SectionPage';
 import { StarAndNote } from '../../library/StarAndNote';
 import { WordToAuthors } from '../../library/WordToAuthors';
 import { handbooksHere } from '../packs/handbooks';
-import type { Shortcuts } from '../../question/shortcuts';
+import type { Shortcuts } from '../../../ui/shortcuts';
 import type { Tool } from './kit';
 import { calculator, moreTools, scratch } from './parts';
 
