@@ -15,6 +15,7 @@ use App\Library\MetController;
 use App\Library\PageController;
 use App\Library\SectionController;
 use App\Media\MediaController;
+use App\MyData\MyDataController;
 use App\Plan\PlanController;
 use App\Progress\AdaptiveController;
 use App\Progress\MasteryController;
@@ -71,6 +72,8 @@ Route::prefix('api')->group(function (): void {
         Route::put('account', [AccountController::class, 'update']);
         Route::put('account/password', [AccountController::class, 'password'])->middleware('throttle:doors');
         Route::delete('account', [AccountController::class, 'destroy'])->middleware('throttle:doors');
+        Route::get('my-data', [MyDataController::class, 'pack'])->middleware('throttle:doors');
+        Route::post('my-data', [MyDataController::class, 'unpack'])->middleware('throttle:doors');
 
         Route::get('exams', [TodayController::class, 'exams']);
         Route::get('exams/{exam}/today', [TodayController::class, 'show']);

@@ -91,14 +91,15 @@ final readonly class QuestionShowing
         return new RowsBody(
             $kind->value,
             array_map(
-                fn (array $row): RowView => new RowView(
+                fn (array $row, int $place): RowView => new RowView(
                     $row['id'],
                     $row['text'],
                     isset($row['choices'])
-                        ? self::options($this->ordered("choices:{$position}:{$row['id']}", $row['choices']))
+                        ? self::options($this->ordered("choices:{$position}:{$place}", $row['choices']))
                         : null,
                 ),
                 $rows,
+                array_keys($rows),
             ),
             self::options($choices),
         );

@@ -7,6 +7,7 @@ namespace App\Result;
 use App\Assembly\TestItem;
 use App\Assembly\TestItems;
 use App\Question\Enrolment;
+use App\Sitting\Desk;
 use App\Sitting\ScoreView;
 use App\Sitting\Settles;
 use App\Sitting\Sitting;
@@ -49,6 +50,41 @@ final readonly class Settlement implements Settles
         $sitting->fill(self::closing($sitting, $this->marked($items, $state), $state));
         $this->write($sitting, $state, $items);
         $sitting->save();
+    }
+
+    /**
+     * Settles a sitting that was sat elsewhere. What all of somebody's sittings come to is told once they are all
+     * here: `broughtAll`.
+     *
+     * @param  array<int, Facts>  $facts  by position: what was known there
+     */
+    public function bring(Sitting $sitting, State $state, array $facts): void
+    {
+        $items = $this->items->of($sitting->test_id);
+        if ($state->status === Status::HandedIn) {
+            $sitting->fill(self::closing($sitting, $this->marked($items, $state), $state));
+        } else {
+            $items = array_filter(
+                $items,
+                fn (TestItem $item): bool => $state->questions[$item->position]->isChecked(),
+            );
+            Desk::note($sitting, $state);
+        }
+        $this->put($this->project(
+            sitting: $sitting,
+            state: $state,
+            items: $items,
+            facts: $facts + $this->facts($sitting, $state, $items),
+        ));
+        $sitting->save();
+    }
+
+    public function broughtAll(int $user, int $exam): void
+    {
+        $met = DB::table('outcomes')->where('user_id', $user)->where('exam_id', $exam)->distinct()->pluck('question_id');
+        $questions = array_map(intval(...), array_values($met->all()));
+        $this->markFirstLooks($user, $questions);
+        $this->standings->renew($user, $exam, $questions);
     }
 
     public function outcomes(Sitting $sitting): array
@@ -188,12 +224,18 @@ final readonly class Settlement implements Settles
             items: $items,
             facts: $this->facts($sitting, $state, $items),
         );
-        foreach (array_chunk($rows, 30) as $chunk) {
-            DB::table('outcomes')->upsert($chunk, ['sitting_id', 'position']);
-        }
+        $this->put($rows);
         $questions = array_values(array_unique(array_column($rows, 'question_id')));
         $this->markFirstLooks($sitting->user_id, $questions);
         $this->standings->renew($sitting->user_id, $sitting->exam_id, $questions);
+    }
+
+    /** @param  list<array<string, mixed>>  $rows  of outcomes */
+    private function put(array $rows): void
+    {
+        foreach (array_chunk($rows, 30) as $chunk) {
+            DB::table('outcomes')->upsert($chunk, ['sitting_id', 'position']);
+        }
     }
 
     /** @return array<string, mixed> */

@@ -134,9 +134,9 @@ final readonly class Recorder
      * Sorts out what cannot belong to this test, so that everything stored can be marked.
      *
      * @param  list<Event>  $events
-     * @return array{list<Event>, array<string, string>}
+     * @return array{list<Event>, array<string, string>} those that can be stored; event id => why not
      */
-    private function sound(Sitting $sitting, array $events): array
+    public function sound(Sitting $sitting, array $events): array
     {
         $terms = $sitting->terms();
         $answered = array_filter(

@@ -159,6 +159,22 @@ final class SittingEvents
     }
 
     /**
+     * Stores what happened elsewhere, and counts it on the sitting.
+     *
+     * @param  list<Event>  $events  all of a sitting of which none are stored
+     *
+     * @throws Refusal when the sitting would grow beyond all bounds
+     */
+    public function bring(array $events): void
+    {
+        if (count($events) > self::MOST + self::MOST_OWN || self::bytes($events) > self::MOST_BYTES) {
+            throw Refusal::unmet('too_many_events', 'A sitting can hold no more.');
+        }
+        $this->tally($events);
+        $this->insert($events);
+    }
+
+    /**
      * Counts events on the sitting as if they were stored.
      *
      * @param  list<Event>  $events

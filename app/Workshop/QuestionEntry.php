@@ -186,8 +186,9 @@ final class QuestionEntry
             $ids,
             $items,
         );
-        // Items are written in their right order; they are kept in one that says nothing.
-        usort($shown, fn (array $one, array $other): int => $one['id'] <=> $other['id']);
+        // Items are written in their right order; they are kept in one that says nothing, the same in every bank.
+        $print = fn (array $item): string => hash('sha256', $item['text']);
+        usort($shown, fn (array $one, array $other): int => $print($one) <=> $print($other));
         $this->shown['items'] = $shown;
         $this->withheld += ['order' => $ids, 'why' => array_combine($ids, array_column($items, 'why'))];
     }

@@ -33,7 +33,7 @@ final class FloorPlanTest extends TestCase
         ['Cohort'],
         ['Progress', 'Revisit'],
         ['Plan'],
-        ['Today'],
+        ['Today', 'MyData'],
         ['Workshop'],
         ['Demo'],
         ['Bench'],

@@ -624,6 +624,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/my-data": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Take my data away */
+        get: operations["takeMyDataAway"];
+        put?: never;
+        /** Take my data in */
+        post: operations["takeMyDataIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/plan": {
         parameters: {
             query?: never;
@@ -3708,6 +3726,13 @@ export interface components {
             /** @enum {string} */
             leaning: "over_confident" | "under_confident" | "neither";
         };
+        /** @description What an archive brought. */
+        TakenIn: {
+            exams: string[];
+            sittings: number;
+            cards: number;
+            notes: number;
+        };
         TakenTable: {
             /** @description Comma-separated values with a head line (RFC 4180), UTF-8. */
             csv: string;
@@ -5405,6 +5430,68 @@ export interface operations {
                 };
             };
             /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeMyDataAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description An archive (ZIP): JSON with its schemas, tables, drawings and pictures. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeMyDataIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/zip": string;
+            };
+        };
+        responses: {
+            /** @description All of it is here now. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenIn"];
+                };
+            };
+            /** @description It could not be done; the message says why. Nothing was taken in. */
             default: {
                 headers: {
                     [name: string]: unknown;
