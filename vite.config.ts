@@ -29,7 +29,7 @@ function compressed(): Plugin {
 }
 
 const BASE =
-  /node_modules\/(@tanstack|react|react-dom|react-router|scheduler|clsx|openapi-fetch)\/|lucide-react\/dist\/esm\/(icons\/x|\w+)\.m?js$|resources\/js\/(api|ui)\/(?!useBegin|useExam|Tick|Markdown|MathMarkdown|katex|remark|Media|Player|plain|LookFields|Figure|Table|Fold|Segments|Picture|ShareBar|Covered|download|useWidth|points|dates|Pages|OfExam|Select|DownloadButton|Opener)/;
+  /node_modules\/(@tanstack|react|react-dom|react-router|scheduler|clsx|openapi-fetch)\/|lucide-react\/dist\/esm\/(icons\/x|\w+)\.m?js$|resources\/js\/(api|ui)\/(?!useBegin|useExam|Tick|Markdown|MathMarkdown|katex|remark|Media|Player|plain|LookFields|Figure|Table|Fold|Segments|Picture|ShareBar|Covered|download|useWidth|points|dates|Pages|OfExam|Select|DownloadButton|Opener|FileField)/;
 
 /** And what every screen with questions needs. */
 const QUESTIONS =

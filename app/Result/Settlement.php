@@ -81,7 +81,11 @@ final readonly class Settlement implements Settles
 
     public function broughtAll(int $user, int $exam): void
     {
-        $met = DB::table('outcomes')->where('user_id', $user)->where('exam_id', $exam)->distinct()->pluck('question_id');
+        $met = DB::table('outcomes')
+            ->where('user_id', $user)
+            ->where('exam_id', $exam)
+            ->distinct()
+            ->pluck('question_id');
         $questions = array_map(intval(...), array_values($met->all()));
         $this->markFirstLooks($user, $questions);
         $this->standings->renew($user, $exam, $questions);

@@ -38,6 +38,7 @@ const Library = screen(() => import('./features/library/LibraryScreen'));
 const Progress = screen(() => import('./features/progress/ProgressScreen'));
 const Handbook = screen(() => import('./features/handbook/HandbookScreen'));
 const Account = screen(() => import('./features/account/AccountScreen'));
+const MyData = screen(() => import('./features/mydata/MyDataScreen'));
 const Pieces = screen(() => import('./features/pieces/PiecesScreen'));
 
 export function Screens() {
@@ -84,6 +85,7 @@ function Caught() {
               <Route path="/progress" element={<Progress />} />
               <Route path="/handbook/:exam?/:section?" element={<Handbook />} />
               <Route path="/account" element={<Account />} />
+              <Route path="/account/my-data" element={<MyData />} />
               <Route path="/pieces" element={<Pieces />} />
               <Route path="*" element={<Lost />} />
             </Route>

@@ -47,7 +47,7 @@ final class FloorPlanTest extends TestCase
         ['sitting'],
         ['account'],
         ['today'],
-        ['assembly', 'handbook', 'pieces', 'plan', 'progress', 'revisit'],
+        ['assembly', 'handbook', 'mydata', 'pieces', 'plan', 'progress', 'revisit'],
     ];
 
     public function test_the_core_has_no_circles(): void

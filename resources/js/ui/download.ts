@@ -1,6 +1,10 @@
 /** Hands a text to the browser, to be kept as a file. */
 export function download(name: string, type: string, text: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type }));
+  downloadBlob(name, new Blob([text], { type }));
+}
+
+export function downloadBlob(name: string, file: Blob): void {
+  const address = URL.createObjectURL(file);
   const link = document.createElement('a');
   link.href = address;
   link.download = name;

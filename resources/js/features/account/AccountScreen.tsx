@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { api, ask } from '../../api/client';
 import { queries, session } from '../../api/queries';
 import { rememberWho } from '../../api/who';
-import { Button } from '../../ui/Button';
+import { Button, ButtonLink } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Choice, Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
@@ -64,6 +64,12 @@ export function Component() {
         <div className="grid gap-8">
           <Password />
           <ThisDevice owner={user.email} />
+          <Part title="My data">
+            <p>All that you have done and written here, to take away or to bring from another Uplandia.</p>
+            <p>
+              <ButtonLink to="/account/my-data">My data</ButtonLink>
+            </p>
+          </Part>
           <Leaving onGone={leave} />
         </div>
       </div>
@@ -166,14 +172,17 @@ function Leaving({ onGone }: { onGone: () => void }) {
   const form = useForm((body: { current_password: string }) => ask(api.DELETE('/api/account', { body })), onGone);
   return (
     <Part title="Delete my account">
-      <p>This removes you and everything you have done here: tests, answers, results. It cannot be undone.</p>
+      <p>
+        This removes you and everything you have done here: tests, answers, results, cards, notes. It cannot be undone,
+        so take your data away first if you may want it again.
+      </p>
       <Button className="justify-self-start" onClick={() => setAsking(true)}>
         Delete my account…
       </Button>
       {asking && (
         <Dialog title="Delete your account?" onClose={() => setAsking(false)} actions={null}>
           <FormOf form={form}>
-            <p>All of your tests, answers and results go with it, now and for good.</p>
+            <p>All of your tests, answers, results, cards and notes go with it, now and for good.</p>
             <PasswordField form={form} label="Your password" name="current_password" />
             <div className="flex flex-wrap gap-3">
               <Button onClick={() => setAsking(false)}>Keep my account</Button>

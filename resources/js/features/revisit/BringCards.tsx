@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { api, ask } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
+import { FileField } from '../../ui/FileField';
 import { count } from '../../ui/words';
 
 /** Takes a file of cards in: comma-separated values, or plain text. */
@@ -57,18 +58,14 @@ export function BringCards({ exam, onClose }: { exam: string; onClose: () => voi
           <pre className="rounded-box border border-base-300 bg-base-200 p-3 text-sm">
             {'Front: How long does sound take for a kilometre?\nBack: About three seconds.'}
           </pre>
-          <label className="grid gap-1">
-            <span className="font-bold">File</span>
-            <input
-              type="file"
-              accept=".csv,.txt,text/csv,text/plain"
-              className="file-input w-full border-base-content/50"
-              onChange={(event) => {
-                bringing.reset();
-                setFile(event.target.files?.[0] ?? null);
-              }}
-            />
-          </label>
+          <FileField
+            label="File"
+            accept=".csv,.txt,text/csv,text/plain"
+            onChange={(chosen) => {
+              bringing.reset();
+              setFile(chosen);
+            }}
+          />
           {bringing.isError && (
             <p role="alert" className="text-error">
               {bringing.error.message} Nothing was taken in.
