@@ -70,22 +70,18 @@ test('every main view', async ({ page }) => {
   await page.getByText('The whole exam').waitFor();
   await shoot(page, 'ready', { themes: true });
 
-  // A fixed paper: its briefing, a picture to point at, a case.
+  // A fixed paper: its briefing, and a case.
   await page.goto('/ready');
   await page.getByRole('button', { name: 'Sit The paper of 2026' }).click();
   await page.getByRole('table', { name: 'Sections' }).waitFor();
   await shoot(page, 'paper');
   await beginPaper(page);
-  await page.getByRole('button', { name: 'Question 38:' }).click();
-  await page.getByRole('application').click({ position: { x: 300, y: 300 } });
-  await page.getByText('All saved').waitFor();
-  await shoot(page, 'picture', { themes: true });
   await page.getByRole('button', { name: 'Question 47:' }).click();
   await page.getByRole('tab', { name: 'Section' }).waitFor();
   await page.waitForLoadState('networkidle');
   await shoot(page, 'case', { themes: true });
-  await page.goto('/handbook/upland-guide/rope.tie');
-  await page.getByText('Follow the rope with a finger').waitFor();
+  await page.goto('/handbook/upland-guide/wx.storm?step=3');
+  await page.getByText('Where you stand matters more').waitFor();
   await shoot(page, 'handbook');
   await begin(page, { mode: 'Timed', questions: 5 });
   await page.goto('/build?mode=timed&count=40');
@@ -118,6 +114,9 @@ test('every main view', async ({ page }) => {
   await page.goto('/revisits');
   await page.getByText('The next four weeks').waitFor();
   await shoot(page, 'revisits', { themes: true });
+  await page.goto('/cards');
+  await page.getByRole('button', { name: /How far away is a storm/ }).click();
+  await shoot(page, 'cards', { themes: true });
   await page.goto('/plan');
   await page.getByText('Days on which you study').waitFor();
   await shoot(page, 'plan', { themes: true });

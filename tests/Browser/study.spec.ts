@@ -7,28 +7,11 @@ import {
   dropOpenTests,
   expectAccessible,
   expectNoSidewaysScroll,
-  letterTo,
-  linkIn,
   of,
+  PASSWORD,
+  register,
   signInAs,
 } from './ways';
-
-const PASSWORD = 'over the saddle';
-
-/** Makes an account of one's own, so that nothing anybody else did is in it. */
-async function register(page: Page, name: string): Promise<string> {
-  const address = `${name.toLowerCase()}-${Date.now()}@corvane.example`;
-  await page.goto('/register');
-  await page.getByLabel('Name').fill(name);
-  await page.getByLabel('E-mail address').fill(address);
-  await page.getByRole('button', { name: 'Send me the letter', exact: true }).click();
-  await expect(page.getByText('A letter is on its way')).toBeVisible();
-  await page.goto(linkIn(letterTo(address)));
-  await page.getByLabel('Password').fill(PASSWORD);
-  await page.getByRole('button', { name: 'Make the account', exact: true }).click();
-  await expect(page.getByText(`Good to see you, ${name}.`)).toBeVisible();
-  return address;
-}
 
 const letters = (text: string) => text.replace(/[^\p{L}\p{N}]/gu, '');
 
@@ -82,6 +65,9 @@ test('a new person’s first day', async ({ page }) => {
     ['/progress', 'Nothing has been answered yet.'],
     ['/gaps', 'Nothing is in your gap book.'],
     ['/revisits', 'Nothing comes back yet.'],
+    ['/cards', 'You have no cards yet.'],
+    ['/cards/session', 'No card is due.'],
+    ['/handbook/refuge-warden?mine', 'You have not marked anything here yet.'],
     ['/library', 'You have not met a question yet.'],
     ['/plan', 'When is your exam?'],
     ['/tests', 'No tests yet.'],
@@ -296,6 +282,10 @@ for (const [size, width, height] of [
       ['/gaps', 'What to read'],
       ['/gaps/sheet', 'Study sheet,'],
       ['/revisits', 'The next four weeks'],
+      ['/cards', 'A new card'],
+      ['/cards/session', 'Turn it over'],
+      ['/handbook/upland-guide/wx.storm?step=2', 'Count along'],
+      ['/account/my-data', 'Take it away'],
       ['/library', 'that you have met or marked'],
       ['/plan', 'Days on which you study'],
     ] as const) {

@@ -165,3 +165,20 @@ export async function dropOpenTests(page: Page, exam: ExamName): Promise<void> {
     for (const { id } of tests) await fetch(`/api/sittings/${id}`, { method: 'DELETE', headers });
   }, exam);
 }
+
+export const PASSWORD = 'over the saddle';
+
+/** Makes an account of one's own, so that nothing anybody else did is in it. */
+export async function register(page: Page, name: string): Promise<string> {
+  const address = `${name.toLowerCase()}-${Date.now()}@corvane.example`;
+  await page.goto('/register');
+  await page.getByLabel('Name').fill(name);
+  await page.getByLabel('E-mail address').fill(address);
+  await page.getByRole('button', { name: 'Send me the letter', exact: true }).click();
+  await expect(page.getByText('A letter is on its way')).toBeVisible();
+  await page.goto(linkIn(letterTo(address)));
+  await page.getByLabel('Password').fill(PASSWORD);
+  await page.getByRole('button', { name: 'Make the account', exact: true }).click();
+  await expect(page.getByText(`Good to see you, ${name}.`)).toBeVisible();
+  return address;
+}

@@ -37,6 +37,8 @@ function Anchor({ href = '', children }: AnchorHTMLAttributes<HTMLAnchorElement>
   const gap = useContext(GapContext);
   if (href.startsWith('#gap-')) return gap(href.slice('#gap-'.length));
   if (href === '#evidence') return <mark className="bg-accent/25 text-inherit">{children}</mark>;
+  // What may not be followed has lost its address.
+  if (href === '') return <span>{children}</span>;
   if (/^https?:/i.test(href))
     return (
       <a href={href} target="_blank" rel="noopener noreferrer">
