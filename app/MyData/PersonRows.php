@@ -49,7 +49,10 @@ final readonly class PersonRows
     /** Whether there is anything of an exam. */
     public function any(Exam $exam, User $user): bool
     {
-        $tables = ['enrolments', 'sittings', 'cards', 'recipes', 'series_attempts', ...array_column(self::TABLES, 0)];
+        $tables = [
+            'enrolments', 'sittings', 'standings', 'cards', 'recipes', 'series_attempts',
+            ...array_column(self::TABLES, 0),
+        ];
         foreach ($tables as $table) {
             $mine = $table === 'series_attempts'
                 ? DB::table('series_attempts')

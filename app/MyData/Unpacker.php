@@ -16,8 +16,8 @@ use Psr\Clock\ClockInterface;
 use Throwable;
 
 /**
- * Takes an archive in, for a person who has nothing of its exams yet: all of it, or nothing. What came of a sitting is
- * not read but worked out anew from its events, by the same code as anybody's.
+ * Takes an archive in, for a person who has nothing of its exams yet: all of it, or nothing, and nobody waits for it.
+ * What came of a sitting is not read but worked out anew from its events, by the same code as anybody's.
  */
 final readonly class Unpacker
 {
@@ -25,6 +25,7 @@ final readonly class Unpacker
         private PersonRows $rows,
         private SittingWriter $writer,
         private Settlement $settlement,
+        private Staging $staging,
         private ClockInterface $clock,
     ) {
     }
@@ -35,69 +36,92 @@ final readonly class Unpacker
         $archive = Archive::open($path);
         $person = $archive->person();
         $exams = $this->exams($user, $person);
-
-        return DB::transaction(function () use ($archive, $person, $exams, $user): TakenInView {
-            $recipes = $sittings = [];
-            foreach ($person['exams'] as $rows) {
-                foreach ($rows['recipes'] as $recipe) {
-                    $recipes[$recipe['id']] ??= self::again($recipe['id']);
-                }
-            }
-            foreach ($person['exams'] as $rows) {
-                // Sittings are of tests, which are of recipes; attempts are of sittings.
-                $this->rows->write(
-                    exam: $exams[$rows['exam']],
-                    user: $user,
-                    rows: $rows,
-                    recipes: $recipes,
-                );
-            }
-            /** @var ArrayObject<string, array{string, string}> $tests */
-            $tests = new ArrayObject();
-            foreach ($archive->sittings() as $name => $sheet) {
-                $exam = $exams[$sheet['exam']] ?? throw Archive::refusal("{$name} is of an exam that is not told of.");
-                if (isset($sittings[$sheet['id']])) {
-                    throw Archive::refusal('This archive tells of the same sitting twice.');
-                }
-                $sittings[$sheet['id']] = self::again($sheet['id']);
-                try {
-                    $this->writer->write(
-                        exam: $exam,
-                        user: $user,
-                        sheet: $sheet,
-                        id: $sittings[$sheet['id']],
-                        recipes: $recipes,
-                        tests: $tests,
-                    );
-                } catch (Refusal $refusal) {
-                    throw $refusal;
-                } catch (Throwable $impossible) {
-                    // Whatever somebody made up that no page would send: its events fit no test, or no clock.
-                    report($impossible);
-                    throw Archive::refusal("{$name} tells of what cannot have happened.");
-                }
-            }
-            foreach ($person['exams'] as $rows) {
-                $this->finish(exam: $exams[$rows['exam']], user: $user, rows: $rows, sittings: $sittings);
-            }
-
-            return new TakenInView(
-                exams: array_values(array_map(fn (Exam $exam): string => $exam->name, $exams)),
-                sittings: count($sittings),
-                cards: array_sum(array_map(fn (array $rows): int => count($rows['cards']), $person['exams'])),
-                notes: array_sum(array_map(fn (array $rows): int => count($rows['notes']), $person['exams'])),
+        $staged = $this->staging->begin($user);
+        try {
+            $sittings = $this->bring(
+                archive: $archive,
+                told: $person['exams'],
+                exams: $exams,
+                staged: $staged,
             );
-        });
+            DB::transaction(function () use ($exams, $staged, $user): void {
+                // Somebody may have done something in the meantime, or brought the same archive twice.
+                $this->refuseUnlessEmpty($exams, $user);
+                DB::table('kept_estimates')
+                    ->where('user_id', $user->id)
+                    ->whereIn('exam_id', self::ids($exams))
+                    ->delete();
+                $this->staging->becomes($staged, $user);
+            });
+        } catch (Throwable $failed) {
+            $this->staging->clear($staged);
+            throw $failed;
+        }
+
+        return new TakenInView(
+            exams: array_values(array_map(fn (Exam $exam): string => $exam->name, $exams)),
+            sittings: $sittings,
+            cards: array_sum(array_map(fn (array $rows): int => count($rows['cards']), $person['exams'])),
+            notes: array_sum(array_map(fn (array $rows): int => count($rows['notes']), $person['exams'])),
+        );
     }
 
     /**
-     * @param  array<string, mixed>  $rows
-     * @param  array<string, string>  $sittings
+     * @param  list<array<string, mixed>>  $told  of each exam
+     * @param  array<string, Exam>  $exams
+     * @return int how many sittings
+     *
+     * @throws Refusal
      */
-    private function finish(Exam $exam, User $user, array $rows, array $sittings): void
+    private function bring(Archive $archive, array $told, array $exams, User $staged): int
     {
-        $this->rows->writeAttempts(exam: $exam, user: $user, rows: $rows, sittings: $sittings);
-        $this->settlement->broughtAll($user->id, $exam->id);
+        $recipes = $sittings = [];
+        foreach ($told as $rows) {
+            foreach ($rows['recipes'] as $recipe) {
+                $recipes[$recipe['id']] ??= self::again($recipe['id']);
+            }
+        }
+        foreach ($told as $rows) {
+            DB::transaction(fn () => $this->rows->write(
+                exam: $exams[$rows['exam']],
+                user: $staged,
+                rows: $rows,
+                recipes: $recipes,
+            ));
+        }
+        /** @var ArrayObject<string, array{string, string}> $tests */
+        $tests = new ArrayObject();
+        foreach ($archive->sittings() as $name => $sheet) {
+            $exam = $exams[$sheet['exam']] ?? throw Archive::refusal("{$name} is of an exam that is not told of.");
+            if (isset($sittings[$sheet['id']])) {
+                throw Archive::refusal('This archive tells of the same sitting twice.');
+            }
+            $sittings[$sheet['id']] = self::again($sheet['id']);
+            try {
+                DB::transaction(fn () => $this->writer->write(
+                    exam: $exam,
+                    user: $staged,
+                    sheet: $sheet,
+                    id: $sittings[$sheet['id']],
+                    recipes: $recipes,
+                    tests: $tests,
+                ));
+            } catch (Refusal $refusal) {
+                throw $refusal;
+            } catch (Throwable $impossible) {
+                // Whatever somebody made up that no page would send: its events fit no test, or no clock.
+                report($impossible);
+                throw Archive::refusal("{$name} tells of what cannot have happened.");
+            }
+        }
+        foreach ($told as $rows) {
+            $exam = $exams[$rows['exam']];
+            // Attempts are of sittings, which are here only now.
+            $this->rows->writeAttempts(exam: $exam, user: $staged, rows: $rows, sittings: $sittings);
+            $this->settlement->broughtAll($staged->id, $exam->id);
+        }
+
+        return count($sittings);
     }
 
     /**
@@ -117,17 +141,38 @@ final readonly class Unpacker
             if (isset($exams[$rows['exam']])) {
                 throw Archive::refusal("This archive tells of {$exam->name} twice.");
             }
+            $this->refuseUnlessEmpty([$exam], $user);
+            $this->refuseUnknown($exam, $rows);
+            $exams[$rows['exam']] = $exam;
+        }
+
+        return $exams;
+    }
+
+    /**
+     * @param  array<Exam>  $exams
+     *
+     * @throws Refusal
+     */
+    private function refuseUnlessEmpty(array $exams, User $user): void
+    {
+        foreach ($exams as $exam) {
             if ($this->rows->any($exam, $user)) {
                 throw Archive::refusal(
                     "There is something of {$exam->name} in your account already. ".
                     'Take the archive into an account in which there is nothing of it.',
                 );
             }
-            $this->refuseUnknown($exam, $rows);
-            $exams[$rows['exam']] = $exam;
         }
+    }
 
-        return $exams;
+    /**
+     * @param  array<Exam>  $exams
+     * @return list<int>
+     */
+    private static function ids(array $exams): array
+    {
+        return array_values(array_map(fn (Exam $exam): int => $exam->id, $exams));
     }
 
     /**

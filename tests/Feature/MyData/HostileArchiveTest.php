@@ -45,7 +45,10 @@ final class HostileArchiveTest extends TestCase
     {
         $rows = fn (): array => array_map(
             fn (string $table): int => DB::table($table)->count(),
-            ['sittings', 'tests', 'test_items', 'outcomes', 'standings', 'cards', 'notes', 'enrolments', 'recipes'],
+            [
+                'users', 'sittings', 'tests', 'test_items', 'outcomes', 'standings', 'cards', 'notes', 'enrolments',
+                'recipes',
+            ],
         );
         $before = $rows();
         $answer = $this->bring($zip);
@@ -257,6 +260,20 @@ final class HostileArchiveTest extends TestCase
             $archive->setEncryptionName('person.json', ZipArchive::EM_AES_256, 'secret');
         });
         $this->refused($locked, 'cannot be opened');
+    }
+
+    public function test_what_a_killed_server_left_is_cleared_away_an_hour_later(): void
+    {
+        $zip = $this->zip($this->honest());
+        $left = User::factory()->create(['email' => '01abc@archive.invalid']);
+        DB::table('notes')->insert(['user_id' => $left->id, 'exam_id' => $this->exam()->id, 'body' => 'left']);
+        $this->travel(59)->minutes();
+        $this->bring($this->zip($this->files($this->packed())))->assertOk();
+        self::assertSame(1, DB::table('notes')->count());
+        $this->travel(2)->minutes();
+        $this->bring($zip)->assertOk();
+        self::assertSame(0, DB::table('notes')->count() + User::query()->where('email', 'like', '%.invalid')->count());
+        self::assertSame(1, DB::table('sittings')->where('user_id', auth()->id())->count());
     }
 
     public function test_what_somebody_made_up_gets_no_better_marks_than_its_answers(): void
