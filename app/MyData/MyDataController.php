@@ -18,6 +18,8 @@ final readonly class MyDataController
 {
     private const MEMORY = '512M';
 
+    private const SECONDS = 900;
+
     public function __construct(private Packer $packer, private Unpacker $unpacker)
     {
     }
@@ -88,6 +90,8 @@ final readonly class MyDataController
             );
         }
         ini_set('memory_limit', self::MEMORY);
+        // Sixty thousand answers take a minute and a half.
+        set_time_limit(self::SECONDS);
         $path = (string) tempnam(sys_get_temp_dir(), 'uplandia-');
         try {
             file_put_contents($path, $request->getContent());

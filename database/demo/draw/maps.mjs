@@ -62,7 +62,7 @@ export function maps() {
     const sheet = new MapSheet(brann, { east: 63, north: 28 });
     const summit = brann.level(1.5, 1.75);
     add('map-brann', sheet, [top(sheet, summit, 'Brann')], [], { spur: sheet.spot(1.5, 0.75, 0.16), west: sheet.spot(1.08, 0.82, 0.16), east: sheet.spot(1.96, 0.88, 0.16), summit: sheet.spot(...summit, 0.2), westspur: sheet.spot(0.6, 1.0, 0.18), eastspur: sheet.spot(2.42, 1.06, 0.18) });
-    add('map-brann-lines', sheet, [top(sheet, summit, 'Brann'), ...[['A', [1.5, 1.35], [1.5, 0.55]], ['B', [1.05, 1.1], [1.35, 0.35]]].map(([name, from, to]) => arrow(...sheet.px(...from), ...sheet.px(...to), 'red', 2) + letter(sheet, from, name))]);
+    add('map-brann-lines', sheet, [top(sheet, summit, 'Brann'), ...[['A', [1.5, 1.35], [1.5, 0.55]], ['B', [1.08, 1.03], [1.00, 0.46]]].map(([name, from, to]) => arrow(...sheet.px(...from), ...sheet.px(...to), 'red', 2) + letter(sheet, from, name))]);
   }
   { // Two towers to take bearings from.
     const sheet = new MapSheet(teal, { east: 52, north: 8 });

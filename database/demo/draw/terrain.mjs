@@ -162,7 +162,8 @@ export class MapSheet {
       line(this.left, y - 4, this.left, y + 4),
       line(this.left + KM / 4, y - 3, this.left + KM / 4, y + 3),
       line(this.left + KM / 2, y - 4, this.left + KM / 2, y + 4),
-      text(this.left + KM / 2 + 8, y + 4, `500 m    contours every ${this.interval} m`, { size: 11 }),
+      text(this.left + KM / 2 + 8, y + 4, '500 m', { size: 11 }),
+      text(this.left + KM / 2 + 66, y + 4, `contours every ${this.interval} m`, { size: 11 }),
       text(this.left + this.w, y + 4, 'north is up', { size: 11, anchor: 'end' }),
     ].join('');
   }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\MyData;
 
 use App\MyData\PartTokens;
+use App\Revisit\Standings;
 use App\Workshop\BankLoader;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
@@ -74,6 +75,13 @@ final class ArchiveTest extends TestCase
             'user_id' => auth()->id(), 'exam_id' => $this->exam()->id, 'day' => 20520, 'chance' => 0.1 + 0.2,
             'low' => 0.2, 'high' => 0.4, 'responses' => 31,
         ]);
+        // What the cohort's medians were at the time is told, for nobody can work it out any more.
+        DB::table('outcomes')->update(['cohort_ms' => 25_000]);
+        app(Standings::class)->renew(
+            (int) auth()->id(),
+            $this->exam()->id,
+            array_map(intval(...), DB::table('outcomes')->distinct()->pluck('question_id')->all()),
+        );
         $whole = $this->all('timed');
         $this->open($whole);
         $this->answerRightly($whole, array_keys($this->positions($whole)));
@@ -139,6 +147,27 @@ final class ArchiveTest extends TestCase
             $texts = array_column($opened['questions'][0]['body']['options'], 'text', 'id');
             self::assertSame($ruledOut, $texts[$struck[0]]);
             $this->handIn($id)->assertOk();
+        });
+    }
+
+    public function test_a_clock_that_was_left_running_loses_no_second_by_the_journey(): void
+    {
+        $sitting = $this->build(['count' => 6, 'minutes' => 10]);
+        $opened = $this->open($sitting);
+        $this->travel(30)->seconds();
+        $this->send($sitting, [
+            ['id' => 's0', 'seq' => 1, 'kind' => 'shown', 'position' => 0],
+            $this->answer(0, $this->option($opened, 0, true), 2),
+        ])->assertJsonPath('refused', []);
+        $this->travel(5)->hours();
+        $archive = $this->packed();
+        $this->elsewhere(function () use ($archive): void {
+            $this->bring($archive)->assertOk();
+            $sitting = (string) DB::table('sittings')->value('id');
+            $state = $this->open($sitting)['state'];
+            self::assertSame('paused', $state['status']);
+            self::assertGreaterThan(9 * 60_000, $state['remainingMs']);
+            self::assertSame(1, DB::table('sittings')->value('answered'));
         });
     }
 

@@ -262,6 +262,42 @@ final class HostileArchiveTest extends TestCase
         $this->refused($locked, 'cannot be opened');
     }
 
+    public function test_whoever_begins_something_in_the_meantime_keeps_it_and_the_archive_is_refused(): void
+    {
+        $zip = $this->zip($this->honest());
+        $own = ['user_id' => auth()->id(), 'exam_id' => $this->exam()->id];
+        $begun = false;
+        DB::listen(function ($query) use (&$begun, $own): void {
+            if (! $begun && str_contains($query->sql, 'insert into "sitting_events"')) {
+                $begun = true;
+                DB::table('enrolments')->insert($own + ['time_zone' => 'UTC']);
+            }
+        });
+        $this->bring($zip)->assertUnprocessable();
+        self::assertTrue($begun);
+        self::assertSame(0, DB::table('sittings')->where('user_id', auth()->id())->count());
+    }
+
+    public function test_a_mere_star_is_something_too(): void
+    {
+        $zip = $this->zip($this->honest());
+        DB::table('standings')->insert([
+            'user_id' => auth()->id(),
+            'exam_id' => $this->exam()->id,
+            'question_id' => DB::table('questions')->value('id'),
+            'topic_id' => DB::table('questions')->value('topic_id'),
+            'starred' => true,
+        ]);
+        $this->refused($zip, 'There is something of Small Hills Badge in your account already.');
+    }
+
+    public function test_a_question_whose_reasons_are_others_here_is_another_version(): void
+    {
+        $zip = $this->zip($this->honest());
+        DB::table('question_versions')->update(['withheld' => DB::raw("replace(withheld, 'why', 'why ')")]);
+        $this->refused($zip, 'as it was answered');
+    }
+
     public function test_what_a_killed_server_left_is_cleared_away_an_hour_later(): void
     {
         $zip = $this->zip($this->honest());

@@ -103,6 +103,8 @@ final class CardsTest extends TestCase
         $this->list()->assertJson(['today' => '2026-03-29', 'cards' => [['due' => '2026-03-29']]]);
         $this->look($card, 4, 'x')->assertJson(['due' => '2026-04-04']);
         $this->list()->assertJson(['due' => 0, 'next' => '2026-04-04']);
+        $this->travelTo(Carbon::parse('2026-04-03 20:00:00'));
+        $this->list(['show' => 'due'])->assertJson(['today' => '2026-04-03', 'due' => 0]);
         $this->travelTo(Carbon::parse('2026-04-03 22:30:00'));
         $this->list(['show' => 'due'])->assertJson(['today' => '2026-04-04', 'due' => 1, 'next' => null]);
     }
