@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# Makes the demo's radio messages and films again: bash database/demo/draw/record.sh
+# Makes the demo's radio messages, narrations and films again: bash database/demo/draw/record.sh
 # Needs Debian's espeak-ng, sox, lame, ffmpeg and librsvg2-bin. The files it makes are committed; nobody needs it to run Uplandia.
 set -euo pipefail
 here=$(cd "$(dirname "$0")" && pwd); out="$here/../licence/sound"; work=$(mktemp -d); trap 'rm -rf "$work"' EXIT
@@ -18,6 +18,17 @@ radio radio-relay en-gb "Relay, this is Lode Hut. Your message is broken. I hear
 radio radio-search en-gb-x-rp "All search parties, this is Control. Missing person last seen at the junction at fourteen twenty. It is now fifteen fifty. Rough ground, reckon three kilometres an hour. Party two, hold your place and answer. Over."
 radio radio-river en-gb "Senn Hut to all parties. The stream gauge stood at forty centimetres at nine, fifty five at ten and seventy at eleven. Rain has stopped at the head of the valley. The footbridge is open. Out."
 radio radio-patient en-gb-x-rp "Doctor, this is Guide Nine. Breathing, seven breaths in fifteen seconds. Pulse, twenty five beats in fifteen seconds. He answers when spoken to, but is muddled. Over."
+
+voice() { # name, words
+  espeak-ng -v en-gb -s 150 -w "$work/$1.wav" "$2"
+  sox "$work/$1.wav" -r 22050 "$work/$1-out.wav" pad 0.2 0.4 norm -4
+  lame --quiet -m m -b 32 "$work/$1-out.wav" "$out/$1.mp3"
+}
+voice lesson-storm-1 "Light reaches you at once. Sound takes about three seconds for a kilometre. So count from the flash to the first rumble, and divide by three. Nine seconds are three kilometres, thirty are ten. At thirty seconds change the plan; at nine you should be somewhere else."
+voice lesson-storm-2 "Here is a storm over a hill. Start to count when you see the flash. Stop when the curved lines show that the thunder has come. Then divide by three. And remember: never count from the thunder before. Count from the flash that belongs to it."
+voice lesson-storm-3 "Lightning takes the tall way down, and then spreads along the ground. So avoid what is highest, and avoid the edge of anything: ridges, lone trees, the mouth of a cave, the foot of a steep wall. Look for even ground, or a wide dry hollow, away from water."
+voice lesson-storm-4 "Leave the ridge first. Spread out, several metres apart. Put poles and axes aside, and crouch on your pack with your feet together. Do not lie down, and do not lean on rock. If your hair stands up or metal hums, move at once, and move low."
+voice lesson-storm-5 "Wait for thirty minutes after the last thunder. Each new one starts the count again. Somebody who was struck carries no charge, so touch them, and help at once. If they do not breathe, begin to press on the chest."
 
 film() { # name, frames a second: frames stand in $work/name-NNN.svg
   for frame in "$work/$1"-*.svg; do rsvg-convert -w 480 "$frame" -o "${frame%.svg}.png"; done
