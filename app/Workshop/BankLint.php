@@ -53,6 +53,7 @@ final class BankLint
                 ...$this->lessonFaults($read->handbook),
                 ...$this->repeated($questions),
                 ...Giveaways::faults($questions),
+                ...Reasons::faults($items),
                 ...Units::faults($items),
                 ...Units::gapFaults($questions),
                 ...Numbers::faults($questions),

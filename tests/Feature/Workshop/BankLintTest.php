@@ -59,6 +59,37 @@ final class BankLintTest extends TestCase
             },
             'The required properties (why) are missing',
         ];
+        $verdict = fn (array $option): array => ['why' => 'It is not.'] + $option;
+        yield 'reasons that are verdicts' => [
+            'nav',
+            fn (array $all): array => array_map(
+                fn (array $one): array => isset($one['options'])
+                    ? ['options' => array_map($verdict, $one['options'])] + $one
+                    : $one,
+                $all,
+            ),
+            'reasons have fewer than 6 words, the first of them "It is not."',
+        ];
+        yield 'a lesson of two steps' => [
+            'nav',
+            function (array $all): array {
+                $folder = sys_get_temp_dir().'/uplandia-lint-'.getmypid();
+                file_put_contents("{$folder}/lessons/nav.map.md", "## One\nToo short.\n\n## Two\nAgain.\n");
+
+                return $all;
+            },
+            'The lesson nav.map has fewer than 3 steps.',
+        ];
+        yield 'a lesson of nothing' => [
+            'nav',
+            function (array $all): array {
+                $folder = sys_get_temp_dir().'/uplandia-lint-'.getmypid();
+                file_put_contents("{$folder}/lessons/nav.nothing.md", "## One\nToo short.\n");
+
+                return $all;
+            },
+            'lessons/nav.nothing.md: the handbook has no section "nav.nothing".',
+        ];
         yield 'two keys' => [
             'nav',
             function (array $all): array {

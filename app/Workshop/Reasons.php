@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+/** Whether a bank says why, and does not only say no. */
+final class Reasons
+{
+    /** A shorter reason is a verdict, as a rule. */
+    private const FEWEST_WORDS = 6;
+
+    /** So many of a hundred may be short: some say all there is to say. */
+    private const MOST_SHORT = 3.0;
+
+    /**
+     * @param  list<array<mixed>>  $items  questions, cases, passages and series as they are written
+     * @return list<string>
+     */
+    public static function faults(array $items): array
+    {
+        $reasons = self::of($items);
+        $short = array_filter(
+            $reasons,
+            fn (string $why): bool => count(preg_split('/\s+/u', trim($why)) ?: []) < self::FEWEST_WORDS,
+        );
+        if (100 * count($short) <= self::MOST_SHORT * count($reasons)) {
+            return [];
+        }
+
+        return [
+            sprintf(
+                '%d of %d reasons have fewer than %d words, the first of them "%s": say why, not only that.',
+                count($short),
+                count($reasons),
+                self::FEWEST_WORDS,
+                reset($short),
+            ),
+        ];
+    }
+
+    /**
+     * @param  array<mixed>  $node
+     * @return list<string>
+     */
+    private static function of(array $node): array
+    {
+        $reasons = [];
+        foreach ($node as $name => $child) {
+            if ($name === 'why') {
+                $found = is_array($child) ? array_values($child) : [$child];
+                $reasons = [...$reasons, ...array_filter($found, is_string(...))];
+            } elseif (is_array($child)) {
+                $reasons = [...$reasons, ...self::of($child)];
+            }
+        }
+
+        return $reasons;
+    }
+}
