@@ -8,6 +8,7 @@ use App\Handbook\HandbookFile;
 use App\Workshop\Lint\Giveaways;
 use App\Workshop\Lint\Numbers;
 use App\Workshop\Lint\Papers;
+use App\Workshop\Lint\Reasons;
 use App\Workshop\Lint\Texts;
 use App\Workshop\Lint\Units;
 use Opis\JsonSchema\Errors\ErrorFormatter;

@@ -9,8 +9,11 @@ use App\Media\Shelf;
 /** What lets somebody score who knows nothing. */
 final class Giveaways
 {
-    /** Always choosing the longest option must score below this. */
-    private const LONGEST_BELOW = 0.35;
+    /** Always choosing the longest option, or the shortest, must score below this: a little over chance. */
+    private const BY_LENGTH_BELOW = 0.28;
+
+    /** Always choosing the longest words for a gap must gain less than this over chance. */
+    private const GAPS_GAIN_BELOW = 0.175;
 
     /** No place may hold the key much more often than another. */
     private const PLACE_SHARE = [0.17, 0.33];
@@ -45,7 +48,8 @@ final class Giveaways
     {
         $faults = [];
         $places = [0, 0, 0, 0];
-        $longest = $singles = 0;
+        $byLength = ['longest' => 0.0, 'shortest' => 0.0];
+        $singles = 0;
         foreach ($questions as $question) {
             $options = (array) ($question['options'] ?? []);
             foreach ($options as $option) {
@@ -65,14 +69,19 @@ final class Giveaways
             );
             $places[min($key, 3)]++;
             $lengths = array_map(fn (array $option): int => mb_strlen((string) $option['text']), $options);
-            $ties = array_keys($lengths, max([0, ...$lengths]), true);
-            $longest += in_array($key, $ties, true) ? 1 / count($ties) : 0;
+            foreach ($lengths === [] ? [] : ['longest' => max($lengths), 'shortest' => min($lengths)] as $which => $n) {
+                $ties = array_keys($lengths, $n, true);
+                $byLength[$which] += in_array($key, $ties, true) ? 1 / count($ties) : 0;
+            }
         }
-        if ($singles > 0 && $longest / $singles >= self::LONGEST_BELOW) {
-            $faults[] = sprintf(
-                'Always choosing the longest option scores %.1f %%; it must stay below 35 %%.',
-                (100 * $longest) / $singles,
-            );
+        foreach ($byLength as $which => $scored) {
+            if ($singles > 0 && $scored / $singles >= self::BY_LENGTH_BELOW) {
+                $faults[] = sprintf(
+                    'Always choosing the %s option scores %.1f %%; it must stay below 28 %%.',
+                    $which,
+                    (100 * $scored) / $singles,
+                );
+            }
         }
         foreach ($places as $place => $n) {
             if ($singles >= 20 && ($n / $singles < self::PLACE_SHARE[0] || $n / $singles > self::PLACE_SHARE[1])) {
@@ -128,7 +137,7 @@ final class Giveaways
             }
         }
 
-        return $gaps >= 20 && ($gained - $byChance) / $gaps > self::LONGEST_BELOW / 2
+        return $gaps >= 20 && ($gained - $byChance) / $gaps > self::GAPS_GAIN_BELOW
             ? [sprintf('Always choosing the longest words for a gap scores %.0f %%.', (100 * $gained) / $gaps)]
             : [];
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Workshop;
+namespace App\Workshop\Lint;
 
 /** Whether a bank says why, and does not only say no. */
 final class Reasons
