@@ -69,7 +69,8 @@ final class Giveaways
             );
             $places[min($key, 3)]++;
             $lengths = array_map(fn (array $option): int => mb_strlen((string) $option['text']), $options);
-            foreach ($lengths === [] ? [] : ['longest' => max($lengths), 'shortest' => min($lengths)] as $which => $n) {
+            $ends = ['longest' => max([0, ...$lengths]), 'shortest' => min([PHP_INT_MAX, ...$lengths])];
+            foreach ($ends as $which => $n) {
                 $ties = array_keys($lengths, $n, true);
                 $byLength[$which] += in_array($key, $ties, true) ? 1 / count($ties) : 0;
             }
