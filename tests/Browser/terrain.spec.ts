@@ -33,7 +33,7 @@ function placeOf(picture: string, name: string): Place {
   return [(x * width - 26) / 160, 2.25 - (y * height - 8) / 160];
 }
 
-test('the saddle of Hallin lies between two tops, and the ground falls away from it on two sides', async () => {
+test('the saddle of Vorrin lies between two tops, and the ground falls away from it on two sides', async () => {
   const { hallin } = await grounds();
   const [x, y] = placeOf('map-hallin.svg', 'saddle');
   const west = hallin.at(...placeOf('map-hallin.svg', 'west'));

@@ -50,13 +50,13 @@ export function maps() {
   { // Two tops, one saddle.
     const sheet = new MapSheet(hallin);
     const west = hallin.level(0.75, 1.38), east = hallin.level(2.2, 1.24), saddle = hallin.level(1.5, 1.4), knoll = hallin.level(1.42, 0.32);
-    add('map-hallin', sheet, [top(sheet, west, 'Hallin Head'), top(sheet, east, 'East Hallin'), stream(sheet, 1.49, 1.0)], [], {
+    add('map-hallin', sheet, [top(sheet, west, 'Vorrin Head'), top(sheet, east, 'East Vorrin'), stream(sheet, 1.49, 1.0)], [], {
       saddle: sheet.spot(...saddle, 0.17), west: sheet.spot(...west, 0.15), east: sheet.spot(...east, 0.15), knoll: sheet.spot(...knoll, 0.13), spur: sheet.spot(0.6, 0.6, 0.2), reentrant: sheet.spot(1.47, 0.88, 0.15),
     });
     add('map-hallin-grid', sheet, [top(sheet, west), top(sheet, east), hut(sheet, [0.35, 0.4], 'Lower Hut'), track(sheet, [[0.35, 0.4], [0.55, 0.75], [0.66, 1.1], west, [1.2, 1.38], saddle, [1.9, 1.33], east, [2.5, 0.9], [2.75, 0.3]])], [], {
       asked: sheet.spot(1.75, 1.25, 0.1), swapped: sheet.spot(1.25, 1.75, 0.12), corner: sheet.spot(1, 1, 0.12), beyond: sheet.spot(2.75, 1.25, 0.12),
     });
-    add('map-hallin-route', sheet, [top(sheet, [west[0], west[1] + 0.02], 'Hallin Head'), top(sheet, [east[0], east[1] + 0.02], 'East Hallin'), hut(sheet, [0.3, 0.25], 'Senn Hut'), hut(sheet, [2.78, 0.2], 'road end'), stream(sheet, 1.49, 1.0), track(sheet, [[0.3, 0.25], [0.5, 0.55], [0.62, 0.95], west, [1.2, 1.38], saddle, [1.9, 1.33], east, [2.45, 0.85], [2.78, 0.2]]), letter(sheet, west, '1'), letter(sheet, saddle, '2'), letter(sheet, east, '3')]);
+    add('map-hallin-route', sheet, [top(sheet, [west[0], west[1] + 0.02], 'Vorrin Head'), top(sheet, [east[0], east[1] + 0.02], 'East Vorrin'), hut(sheet, [0.3, 0.25], 'Senn Hut'), hut(sheet, [2.78, 0.2], 'road end'), stream(sheet, 1.49, 1.0), track(sheet, [[0.3, 0.25], [0.5, 0.55], [0.62, 0.95], west, [1.2, 1.38], saddle, [1.9, 1.33], east, [2.45, 0.85], [2.78, 0.2]]), letter(sheet, west, '1'), letter(sheet, saddle, '2'), letter(sheet, east, '3')]);
   }
   { // Three spurs with two re-entrants between them.
     const sheet = new MapSheet(brann, { east: 63, north: 28 });
