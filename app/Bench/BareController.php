@@ -48,6 +48,8 @@ final class BareController
         'library' => "select s.question_id, s.outcome, s.seen_ms from standings s where s.user_id = :user
             and s.exam_id = 1 and s.question_id in (select rowid from question_texts where question_texts match 'fog')
             order by s.seen_ms desc",
+        'cards' => "select id from cards where user_id = :user and exam_id = 1 and (front like '%fog%' or
+            back like '%fog%') order by due_day",
         'due' => 'select due_day, count(*) from standings where user_id = :user and exam_id = 1
             and due_day is not null group by due_day',
         'tests' => 'select s.*, t.title, t.user_id as maker, t.recipe_id from sittings s

@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Assembly\Test;
 use App\Question\Exam;
 use App\Question\Tallies;
+use App\Revisit\Cards;
 use App\Sitting\Closing;
 use App\Sitting\Pen;
 use App\Sitting\Recorder;
@@ -71,6 +72,7 @@ final readonly class ScaleBank
         $this->met(questions: $questions, first: 2, people: 1, each: intdiv($heavy, 10));
         $this->met(questions: $questions, first: 4, people: $others, each: min(self::OUTCOMES_EACH, $questions));
         $this->standings();
+        $this->cards();
         DB::statement("insert into enrolments (user_id, exam_id, exam_date, hours_week, weekdays_off, dates_off,
             time_zone) values (1, 1, date('now', '+90 days'), 8, '[7]', '[]', 'UTC')");
         foreach ($indexes as $index) {
@@ -258,6 +260,17 @@ final readonly class ScaleBank
             case when outcome = \'missed\' and question_id % 5 = 0 then \'open\' end,
             case when outcome = \'missed\' and question_id % 5 = 0 then day end,
             5 + question_id % 60, day from outcomes');
+    }
+
+    /** As many as one may have, for the one who has answered most; a tenth of them is due. */
+    private function cards(): void
+    {
+        DB::statement("insert into cards (id, user_id, exam_id, question_id, front, back, suspended, looks, stability,
+            remembered_day, due_day, made_day, made_ms)
+            select 'card'||id, 1, 1, id, 'Card '||id||': which way round the col in fog?',
+            'East of it, below the crags.', 0, 3, 9.5, 20600,
+            case when id % 10 = 0 then 20000 else 30000 end, 20500, 1771000000000
+            from questions where id <= ?", [Cards::MOST]);
     }
 
     /** One sitting of as many questions as a test may have, sat by events and handed in. */

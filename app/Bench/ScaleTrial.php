@@ -127,6 +127,14 @@ final class ScaleTrial
             goalMs: 50,
         );
         yield $this->row(
+            what: 'Cards by a word, 5,000',
+            visitor: $heavy,
+            ask: [$server->address, 'POST', "{$exam}/cards/list", ['show' => 'all', 'words' => 'fog', 'page' => 1]],
+            statement: 'cards',
+            goal: 4,
+            goalMs: 150,
+        );
+        yield $this->row(
             what: 'The library by a word, 50,000 answers',
             visitor: $heavy,
             ask: [$server->address, 'POST', "{$exam}/library", ['words' => 'fog', 'page' => 1]],
