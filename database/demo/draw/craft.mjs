@@ -107,13 +107,12 @@ export function craft() {
     const knot = alternating(eight);
     if (knot.crossings !== 4) throw new Error(`The figure of eight has ${knot.crossings} crossings.`);
     out['knot-eight'] = [W, 220, [knot.svg]];
+    // A trefoil cut open at its top is an overhand knot: three crossings, over and under by turns, and both ends free.
     const trefoil = [];
-    for (let t = 0.62; t < 0.62 + 2 * Math.PI - 1.0; t += 0.22) trefoil.push([240 + 32 * (Math.sin(t + 2.62) + 2 * Math.sin(2 * (t + 2.62))), 118 + 32 * (Math.cos(t + 2.62) - 2 * Math.cos(2 * (t + 2.62)))]);
-    const first = trefoil[0], last = trefoil[trefoil.length - 1];
-    const beyond = (a, b, far) => [b[0] + (far * (b[0] - a[0])) / Math.hypot(b[0] - a[0], b[1] - a[1]), b[1] + (far * (b[1] - a[1])) / Math.hypot(b[0] - a[0], b[1] - a[1])];
-    const over = alternating([beyond(trefoil[1], first, 90), ...trefoil, beyond(trefoil[trefoil.length - 2], last, 14)]);
+    for (let t = Math.PI + 0.6; t <= 3 * Math.PI - 0.59; t += (2 * Math.PI - 1.2) / 24) trefoil.push([Math.sin(t) + 2 * Math.sin(2 * t), Math.cos(t) - 2 * Math.cos(2 * t)]);
+    const over = alternating([[6.2, -2.75], [3.2, -2.95], [1.75, -2.7], ...trefoil, [-1.75, -2.7], [-3.2, -2.95], [-6.2, -2.75]].map(([x, y]) => [240 + 33 * x, 128 + 33 * y]));
+    if (over.crossings !== 3) throw new Error(`The overhand knot has ${over.crossings} crossings.`);
     out['knot-overhand'] = [W, 230, [over.svg]];
-    console.error('overhand crossings', over.crossings);
     const bar = rect(60, 90, 360, 60, 'rock', 'stroke="#1f2c26" stroke-width="1.5"');
     out['knot-clove'] = [W, 240, [bar, strand([[232, 232], [222, 150], [196, 90]]), strand([[284, 150], [258, 90], [248, 10]]), strand([[178, 150], [302, 90]])]];
     out['knot-girth'] = [W, 240, [bar, strand([[222, 90], [222, 236]]), strand([[258, 90], [258, 236]]), strand([[196, 150], [196, 168], [206, 178], [274, 178], [284, 168], [284, 150]])]];
