@@ -24,6 +24,12 @@ final class Moment
         return self::of($clock->now());
     }
 
+    /** As others read it (RFC 3339). Example: 1772442000000 → "2026-03-02T09:00:00Z". */
+    public static function text(int $ms): string
+    {
+        return gmdate('Y-m-d\TH:i:s\Z', intdiv($ms, 1000));
+    }
+
     /** The days from the first of January 1970 to the day that a moment falls on in a time zone. */
     public static function day(int $ms, string $timeZone): int
     {

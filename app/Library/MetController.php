@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Library;
 
 use App\Account\User;
+use App\Clock\Moment;
 use App\Http\Contract\Get;
 use App\Http\Contract\Post;
 use App\Http\Csv;
@@ -75,7 +76,7 @@ final readonly class MetController
             $met->kind->value,
             $met->outcome?->value,
             $met->seen,
-            $met->seenAt === 0 ? null : gmdate('Y-m-d\TH:i:s\Z', intdiv($met->seenAt, 1000)),
+            $met->seenAt === 0 ? null : Moment::text($met->seenAt),
             $yes($met->flagged),
             $yes($met->starred),
             $yes($met->inGapBook),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\MyData;
 
 use App\Account\User;
+use App\Clock\Moment;
 use App\Http\Csv;
 use App\Media\MediaStore;
 use App\Question\Exam;
@@ -45,7 +46,7 @@ final class Packer
             'extraTime' => $user->extra_time,
             'exams' => array_values($exams->map(fn (Exam $exam): array => $this->rows->of($exam, $user))->all()),
         ];
-        $this->addJson('person.json', $person);
+        $this->addJson(Archive::PERSON, $person);
         $this->addSittings($user);
         $this->addTables($user, $person['exams']);
         $this->addPictures($person['exams']);
@@ -55,7 +56,7 @@ final class Packer
         $this->zip->addFromString('manifest.json', self::json([
             'format' => 'uplandia-archive',
             'version' => self::VERSION,
-            'made_at' => $this->clock->now()->format('Y-m-d\TH:i:s\Z'),
+            'made_at' => Moment::text(Moment::now($this->clock)),
             'files' => $this->files,
         ]));
         $this->zip->close();
@@ -197,6 +198,6 @@ final class Packer
 
     private static function moment(?int $ms): ?string
     {
-        return $ms === null ? null : gmdate('Y-m-d\TH:i:s\Z', intdiv($ms, 1000));
+        return $ms === null ? null : Moment::text($ms);
     }
 }

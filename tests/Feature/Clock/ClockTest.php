@@ -26,6 +26,14 @@ final class ClockTest extends TestCase
         self::assertSame($told, app(ClockInterface::class)->now()->format('Y-m-d H:i:s'));
     }
 
+    public function test_a_moment_is_told_in_utc_wherever_the_machine_stands(): void
+    {
+        $before = date_default_timezone_get();
+        date_default_timezone_set('Pacific/Kiritimati');
+        self::assertSame('2026-03-02T09:00:00Z', Moment::text(1_772_442_000_999));
+        date_default_timezone_set($before);
+    }
+
     public function test_a_date_is_a_day_and_a_day_is_a_date(): void
     {
         self::assertSame(20_454, Moment::dayOf('2026-01-01'));
