@@ -20,6 +20,20 @@ final readonly class SeriesTests
     {
     }
 
+    /** @return stdClass|null of series_tests; null: there is no such test */
+    public function row(Exam $exam, string $series, string $test): ?stdClass
+    {
+        /** @var stdClass|null $row */
+        $row = DB::table('series_tests')
+            ->join('series', 'series.id', '=', 'series_tests.series_id')
+            ->where('series.exam_id', $exam->id)
+            ->where('series.code', $series)
+            ->where('series_tests.code', $test)
+            ->first(['series_tests.*']);
+
+        return $row;
+    }
+
     /** @param  stdClass  $row  of series_tests */
     public function of(Exam $exam, stdClass $row): Test
     {

@@ -29,13 +29,7 @@ final readonly class SeriesAttempts
     public function next(Exam $exam, User $user, string $series, string $test): Sitting
     {
         return DB::transaction(function () use ($exam, $user, $series, $test): Sitting {
-            $row =
-                DB::table('series_tests')
-                    ->join('series', 'series.id', '=', 'series_tests.series_id')
-                    ->where('series.exam_id', $exam->id)
-                    ->where('series.code', $series)
-                    ->where('series_tests.code', $test)
-                    ->first(['series_tests.*']) ?? throw Refusal::notFound();
+            $row = $this->tests->row($exam, $series, $test) ?? throw Refusal::notFound();
             $waiting = Sitting::query()
                 ->where('status', Stage::NotStarted)
                 ->whereIn('id', self::made($user, (int) $row->id)->select('sitting_id'))
