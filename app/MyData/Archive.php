@@ -14,6 +14,8 @@ use ZipArchive;
  */
 final class Archive
 {
+    public const PERSON = 'person.json';
+
     private const MOST_FILES = 25_000;
 
     /** Of one file that is read, unpacked. */
@@ -61,7 +63,7 @@ final class Archive
      */
     public function person(): array
     {
-        return $this->json('person', 'person.json');
+        return $this->json('person', self::PERSON);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\MyData;
 
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
@@ -68,7 +69,7 @@ final class PartTokens
         return $known;
     }
 
-    private static function rows(): \Illuminate\Database\Query\Builder
+    private static function rows(): Builder
     {
         return DB::table('question_versions')
             ->join('questions', 'questions.id', '=', 'question_versions.question_id')

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\MyData;
 
 use App\Account\User;
+use App\Assembly\SeriesTests;
 use App\Question\Exam;
 use App\Revisit\Cards;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use stdClass;
+use Uplandia\Core\Assembly\Recipe;
 
 /**
  * All that is a person's of an exam, but for their sittings: as rows that name questions by their codes and parts by
@@ -45,6 +47,10 @@ final readonly class PersonRows
     private const CARD = ['section', 'front', 'back', 'suspended', 'made_day', 'made_ms'];
 
     private const LOOK = ['uid', 'grade', 'at_ms', 'day'];
+
+    public function __construct(private SeriesTests $series)
+    {
+    }
 
     /** Whether there is anything of an exam. */
     public function any(Exam $exam, User $user): bool
@@ -129,7 +135,7 @@ final readonly class PersonRows
                 (array) ($choices['only'] ?? []),
             )));
             DB::table('recipes')->insert(
-                $own + ['id' => $recipes[$recipe['id']], 'choices' => json_encode($choices)] + $recipe,
+                $own + ['id' => $recipes[$recipe['id']], 'choices' => json_encode(Recipe::of($choices)->toArray())] + $recipe,
             );
         }
         $rows['highlights'] = $this->inNames($rows['highlights'], $exam);
@@ -159,15 +165,10 @@ final readonly class PersonRows
     public function writeAttempts(Exam $exam, User $user, array $rows, array $sittings): void
     {
         foreach ($rows['attempts'] as $attempt) {
-            $test = DB::table('series_tests')
-                ->join('series', 'series.id', '=', 'series_tests.series_id')
-                ->where('series.exam_id', $exam->id)
-                ->where('series.code', $attempt['series'])
-                ->where('series_tests.code', $attempt['test'])
-                ->value('series_tests.id');
+            $test = $this->series->row($exam, $attempt['series'], $attempt['test']);
             if ($test !== null) {
                 DB::table('series_attempts')->insert([
-                    'series_test_id' => $test,
+                    'series_test_id' => $test->id,
                     'user_id' => $user->id,
                     'number' => $attempt['number'],
                     'sitting_id' => $sittings[(string) $attempt['sitting']] ?? null,

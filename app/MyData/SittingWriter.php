@@ -21,8 +21,8 @@ use ArrayObject;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Psr\Clock\ClockInterface;
-use stdClass;
 use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Marking\MarkScheme;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
 use Uplandia\Core\Sitting\Status;
@@ -102,7 +102,7 @@ final readonly class SittingWriter
     }
 
     /**
-     * @param  list<array{question: string, version: string, ...}>  $items
+     * @param  list<array{question: string, version: string, marks: string, penalty: string, ...}>  $items
      * @return list<Known>
      *
      * @throws Refusal
@@ -111,12 +111,14 @@ final readonly class SittingWriter
     {
         $here = PartTokens::ofQuestions($exam->id, array_values(array_unique(array_column($items, 'question'))));
 
-        return array_map(
-            fn (array $item): array => $here[$item['question']][$item['version']] ?? throw Archive::refusal(
+        return array_map(function (array $item) use ($here, $exam): array {
+            // Read once, so that nothing is kept that cannot be marked.
+            new MarkScheme($item['marks'], $item['penalty']);
+
+            return $here[$item['question']][$item['version']] ?? throw Archive::refusal(
                 "This installation does not have question {$item['question']} of {$exam->name} as it was answered.",
-            ),
-            $items,
-        );
+            );
+        }, $items);
     }
 
     /**
@@ -126,6 +128,11 @@ final readonly class SittingWriter
      */
     private function test(Exam $exam, User $user, array $told, array $versions, array $recipes): string
     {
+        $section = $told['of_exam'] ? $told['section'] : null;
+        $sections = $exam->hasBlueprint() ? $exam->blueprint()->sections : [];
+        if ($section !== null && ! in_array($section, array_column($sections, 'code'), true)) {
+            throw Archive::refusal("This installation has no such section of {$exam->name}.");
+        }
         $items = array_map(fn (array $item, array $version, int $position): array => [
             'position' => $position,
             'question_id' => $version['question'],
@@ -172,13 +179,7 @@ final readonly class SittingWriter
             return $paper === null ? null : $this->papers->of($paper, $told['section']);
         }
         if ($told['series'] !== null) {
-            /** @var stdClass|null $row */
-            $row = DB::table('series_tests')
-                ->join('series', 'series.id', '=', 'series_tests.series_id')
-                ->where('series.exam_id', $exam->id)
-                ->where('series.code', $told['series']['series'])
-                ->where('series_tests.code', $told['series']['test'])
-                ->first(['series_tests.*']);
+            $row = $this->series->row($exam, $told['series']['series'], $told['series']['test']);
 
             return $row === null ? null : $this->series->of($exam, $row);
         }

@@ -17,6 +17,7 @@ use Psr\Clock\ClockInterface;
  */
 final readonly class Staging
 {
+    /** Nobody receives a letter there (RFC 2606), so nobody has an account there. */
     private const ADDRESS = '@archive.invalid';
 
     /** What is left of a server that was killed in the middle is cleared away after this. */

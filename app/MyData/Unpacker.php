@@ -10,6 +10,8 @@ use App\Http\Refusal;
 use App\Question\Exam;
 use App\Result\Settlement;
 use ArrayObject;
+use Closure;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Psr\Clock\ClockInterface;
@@ -21,6 +23,9 @@ use Throwable;
  */
 final readonly class Unpacker
 {
+    /** Of SQL: something is there twice, or missing. */
+    private const INTEGRITY = '23000';
+
     public function __construct(
         private PersonRows $rows,
         private SittingWriter $writer,
@@ -82,7 +87,7 @@ final readonly class Unpacker
             }
         }
         foreach ($told as $rows) {
-            DB::transaction(fn () => $this->rows->write(
+            $this->possibly(Archive::PERSON, fn () => $this->rows->write(
                 exam: $exams[$rows['exam']],
                 user: $staged,
                 rows: $rows,
@@ -97,31 +102,53 @@ final readonly class Unpacker
                 throw Archive::refusal('This archive tells of the same sitting twice.');
             }
             $sittings[$sheet['id']] = self::again($sheet['id']);
-            try {
-                DB::transaction(fn () => $this->writer->write(
-                    exam: $exam,
-                    user: $staged,
-                    sheet: $sheet,
-                    id: $sittings[$sheet['id']],
-                    recipes: $recipes,
-                    tests: $tests,
-                ));
-            } catch (Refusal $refusal) {
-                throw $refusal;
-            } catch (Throwable $impossible) {
-                // Whatever somebody made up that no page would send: its events fit no test, or no clock.
-                report($impossible);
-                throw Archive::refusal("{$name} tells of what cannot have happened.");
-            }
+            $this->possibly($name, fn () => $this->writer->write(
+                exam: $exam,
+                user: $staged,
+                sheet: $sheet,
+                id: $sittings[$sheet['id']],
+                recipes: $recipes,
+                tests: $tests,
+            ));
         }
         foreach ($told as $rows) {
             $exam = $exams[$rows['exam']];
             // Attempts are of sittings, which are here only now.
-            $this->rows->writeAttempts(exam: $exam, user: $staged, rows: $rows, sittings: $sittings);
+            $this->possibly(Archive::PERSON, fn () => $this->rows->writeAttempts(
+                exam: $exam,
+                user: $staged,
+                rows: $rows,
+                sittings: $sittings,
+            ));
             $this->settlement->broughtAll($staged->id, $exam->id);
         }
 
         return count($sittings);
+    }
+
+    /**
+     * Writes a part of an archive, or refuses the whole: whatever somebody made up that no page would send, events
+     * that fit no test or no clock, choices that cannot be read, the same thing twice.
+     *
+     * @param  string  $name  of the file that tells of it
+     * @param  Closure(): void  $work
+     *
+     * @throws Refusal
+     */
+    private function possibly(string $name, Closure $work): void
+    {
+        try {
+            DB::transaction($work);
+        } catch (Refusal $refusal) {
+            throw $refusal;
+        } catch (Throwable $impossible) {
+            // A database that fails for reasons of its own says nothing of the archive.
+            if ($impossible instanceof QueryException && $impossible->getCode() !== self::INTEGRITY) {
+                throw $impossible;
+            }
+            report($impossible);
+            throw Archive::refusal("{$name} tells of what cannot have happened.");
+        }
     }
 
     /**
@@ -189,6 +216,13 @@ final readonly class Unpacker
             foreach ($rows[$name] as $row) {
                 if ($row['question'] !== null && ! isset($here[$row['question']])) {
                     throw Archive::refusal("This installation has no question {$row['question']} of {$exam->name}.");
+                }
+                $ofText = in_array($name, ['notes', 'highlights'], true);
+                if ($ofText && ($row['question'] === null) === ($row['section'] === null)) {
+                    throw Archive::refusal('This archive tells of words that are of no text, or of two.');
+                }
+                if ($name === 'highlights' && $row['from'] >= $row['to']) {
+                    throw Archive::refusal('This archive tells of a mark that ends before it begins.');
                 }
                 $key = $row['question'] ?? $row['section'] ?? '';
                 if (in_array($name, ['gaps', 'revisits', 'notes'], true) && isset($seen[$key])) {

@@ -61,8 +61,10 @@ final readonly class Settlement implements Settles
     public function bring(Sitting $sitting, State $state, array $facts): void
     {
         $items = $this->items->of($sitting->test_id);
+        // Marked even where nothing is told yet: what cannot be marked must not come in.
+        $marked = $this->marked($items, $state);
         if ($state->status === Status::HandedIn) {
-            $sitting->fill(self::closing($sitting, $this->marked($items, $state), $state));
+            $sitting->fill(self::closing($sitting, $marked, $state));
         } else {
             $items = array_filter(
                 $items,

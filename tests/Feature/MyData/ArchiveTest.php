@@ -90,6 +90,21 @@ final class ArchiveTest extends TestCase
         $this->postJson("/api/sittings/{$whole}/questions/{$this->positions($whole)['q-written']}/rubric", [
             'points' => $this->points('1', '1'),
         ]);
+        // A fixed paper, twice: one test for both, and the same that everybody sits.
+        foreach ([30, 45] as $seconds) {
+            $begun = $this->postJson('/api/exams/kinds/papers/2024/sittings', ['section' => null]);
+            $paper = (string) $begun->json('sitting');
+            $this->open($paper);
+            $this->travel($seconds)->seconds();
+            $this->handIn($paper)->assertOk();
+        }
+        // A session of what is due is made by a recipe that names its questions.
+        $due = (string) $this->postJson('/api/exams/small-hills/revisits/session', ['count' => 3])
+            ->assertCreated()
+            ->json('sitting');
+        $this->open($due);
+        $this->travel(20)->seconds();
+        $this->handIn($due)->assertOk();
         // One is left open, one has not begun.
         $open = $this->build(['count' => 4, 'mode' => 'untimed']);
         $opened = $this->open($open);
@@ -109,7 +124,7 @@ final class ArchiveTest extends TestCase
         $archive = $this->packed();
         $this->elsewhere(function () use ($archive, $before): void {
             $this->bring($archive)->assertOk()->assertJson([
-                'exams' => ['Every Kind', 'Small Hills Badge'], 'sittings' => 7, 'cards' => 1, 'notes' => 2,
+                'exams' => ['Every Kind', 'Small Hills Badge'], 'sittings' => 10, 'cards' => 1, 'notes' => 2,
             ]);
             $after = $this->screens();
             self::assertSame(array_keys($before), array_keys($after));
@@ -117,6 +132,11 @@ final class ArchiveTest extends TestCase
                 self::assertSame($told, $after[$screen], $screen);
             }
             self::assertSame(0, Artisan::call('recount'), Artisan::output());
+            $paper = DB::table('tests')->whereNotNull('paper_id')->get();
+            self::assertSame([[null, 2]], $paper->map(fn (object $test): array => [
+                $test->user_id,
+                DB::table('sittings')->where('test_id', $test->id)->count(),
+            ])->all());
             // What comes out of there is what went in.
             self::assertSame($this->plain($archive), $this->plain($this->packed()));
             // And life goes on.
@@ -186,11 +206,50 @@ final class ArchiveTest extends TestCase
         foreach (['See *there*', 'SECRET', 'withheld', 'right'] as $never) {
             self::assertStringNotContainsString($never, str_replace('copyright', '', $text), $never);
         }
-        foreach (PartTokens::ofQuestions($this->exam()->id, ['r1']) as $versions) {
+        $known = PartTokens::ofQuestions($this->exam()->id, ['ridge.path-1', 'ridge.path-2']);
+        self::assertCount(2, $known);
+        foreach ($known as $versions) {
             foreach ($versions as ['tokens' => $tokens]) {
+                self::assertNotSame([], $tokens);
                 self::assertSame([], array_filter(array_keys($tokens), fn (string $id) => str_contains($text, $id)));
             }
         }
+    }
+
+    public function test_attempts_at_a_series_of_tests_are_counted_there_too(): void
+    {
+        $series = function (): void {
+            app(BankLoader::class)->load(database_path('demo/warden'));
+        };
+        $series();
+        $path = '/api/exams/refuge-warden';
+        foreach ([true, false] as $gone) {
+            $sitting = (string) $this->postJson("{$path}/series/chapters/tests/water/sittings")->json('sitting');
+            $this->open($sitting);
+            $this->travel(20)->seconds();
+            $this->handIn($sitting)->assertOk();
+            // An attempt stays one when its sitting is deleted.
+            if ($gone) {
+                $this->deleteJson("/api/sittings/{$sitting}")->assertNoContent();
+                $this->travel(20)->minutes();
+            }
+        }
+        $ready = fn (): mixed => $this->getJson("{$path}/ready")->assertOk()->json('series.0.tests.0');
+        $told = $ready();
+        self::assertSame(2, $told['used']);
+        $archive = $this->packed();
+        $this->elsewhere(function () use ($archive, $series, $told, $ready, $path): void {
+            $series();
+            $twice = $this->files($archive);
+            $twice['person.json']['exams'][0]['attempts'][] = $twice['person.json']['exams'][0]['attempts'][0];
+            $this->bring($this->zip($twice))->assertUnprocessable();
+            self::assertSame(0, DB::table('series_attempts')->count());
+            $this->bring($archive)->assertOk()->assertJson(['sittings' => 1]);
+            self::assertSame($told, $ready());
+            $this->postJson("{$path}/series/chapters/tests/water/sittings")->assertCreated();
+            self::assertSame(3, $ready()['used']);
+            self::assertSame(1, DB::table('tests')->whereNotNull('series_test_id')->count());
+        });
     }
 
     public function test_a_drawing_is_a_picture_and_tables_hold_no_formula(): void

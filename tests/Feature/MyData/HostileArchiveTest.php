@@ -201,6 +201,61 @@ final class HostileArchiveTest extends TestCase
             ]),
             'a time zone that is none',
         ];
+        yield 'a cause that is none' => [
+            $exam(fn (array &$it) => $it['gaps'] = [[
+                'question' => 'ridge.path-1', 'cause' => 'sloth', 'moved_ms' => null, 'moved_day' => null,
+                'into' => null,
+            ]]),
+            '/gaps/0/cause',
+        ];
+        yield 'a date that the calendar does not have' => [
+            $exam(fn (array &$it) => $it['enrolment'] = [
+                'exam_date' => '2026-02-30', 'target' => null, 'hours_week' => null, 'weekdays_off' => null,
+                'dates_off' => null, 'time_zone' => 'UTC', 'in_cohort' => true, 'cohort_ms' => null,
+            ]),
+            'person.json, at /exams/0/enrolment',
+        ];
+        yield 'a moment that the calendar does not have' => [
+            $sitting(fn (array &$it) => $it['created_at'] = '2026-02-30 09:00:00'),
+            'at /created_at',
+        ];
+        yield 'choices that make no recipe' => [
+            $exam(fn (array &$it) => $it['recipes'][0]['choices'] = ['count' => -1]),
+            'person.json tells of what cannot have happened',
+        ];
+        yield 'reasons of another shape' => [
+            $sitting(fn (array &$it) => $it['test']['reasons'] = [['topic' => 'A']]),
+            'at /test/reasons',
+        ];
+        yield 'marks that are none' => [
+            $sitting(fn (array &$it) => $it['test']['items'][0]['penalty'] = '2'),
+            'cannot have happened',
+        ];
+        yield 'marks that are none, in a sitting that has not begun' => [
+            $sitting(function (array &$it): void {
+                $it = ['status' => 'not_started', 'terms' => null, 'events' => [], 'facts' => []] + $it;
+                $it['test']['items'][0]['penalty'] = '2';
+            }),
+            'cannot have happened',
+        ];
+        yield 'a section that the exam does not have' => [
+            $sitting(fn (array &$it) => $it['test'] = ['of_exam' => true, 'section' => 'moon'] + $it['test']),
+            'This installation has no such section of Small Hills Badge.',
+        ];
+        yield 'a note of nothing' => [
+            $exam(fn (array &$it) => $it['notes'] = [[
+                'question' => null, 'section' => null, 'body' => 'a', 'created_at' => '2026-03-02 09:00:00',
+                'updated_at' => '2026-03-02 09:00:00',
+            ]]),
+            'words that are of no text, or of two',
+        ];
+        yield 'a mark that ends before it begins' => [
+            $exam(fn (array &$it) => $it['highlights'] = [[
+                'question' => null, 'section' => 'other', 'part' => 'page', 'kind' => 'marked', 'from' => 5, 'to' => 5,
+                'quote' => 'a', 'created_at' => '2026-03-02 09:00:00', 'updated_at' => '2026-03-02 09:00:00',
+            ]]),
+            'ends before it begins',
+        ];
         yield 'the same look twice' => [
             $exam(fn (array &$it) => $it['cards'][0]['looks'] = array_fill(
                 0,
