@@ -1,22 +1,14 @@
 import { expect, test, type Page } from '@playwright/test';
-import { begin, beginWith, expectAccessible, expectNoSidewaysScroll, expectRoomForFingers, signInAs } from './ways';
+import {
+  begin,
+  beginWith,
+  expectAccessible,
+  expectNoSidewaysScroll,
+  expectRoomForFingers,
+  select,
+  signInAs,
+} from './ways';
 
-/** Selects words as a pointer would. */
-async function select(page: Page, part: string, words: string): Promise<void> {
-  await page.evaluate(
-    ([part, words]) => {
-      const element = document.querySelector(`[data-part="${part}"]`);
-      const walk = document.createTreeWalker(element!, NodeFilter.SHOW_TEXT);
-      for (let node = walk.nextNode(); node; node = walk.nextNode()) {
-        const from = node.textContent!.indexOf(words!);
-        if (from >= 0) document.getSelection()!.setBaseAndExtent(node, from, node, from + words!.length);
-      }
-    },
-    [part, words],
-  );
-}
-
-/** Builds a test of the Licence by what an address says, and begins it. */
 /** The words that are painted over the text. */
 const painted = (page: Page, kind: 'marked' | 'struck') =>
   page.evaluate((kind) => [...(CSS.highlights.get(`uplandia-${kind}`) ?? [])].map(String), kind);

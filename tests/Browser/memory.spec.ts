@@ -1,23 +1,8 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
-import { begin, choose, expectAccessible, expectNoSidewaysScroll, of, register, signInAs } from './ways';
+import { expect, test } from '@playwright/test';
+import { begin, choose, expectAccessible, expectNoSidewaysScroll, of, register, select, signInAs } from './ways';
 
 const STORM = '/handbook/upland-guide/wx.storm';
-
-/** Selects the first letters of a text, where there are so many, as somebody does who drags over them. */
-async function select(page: Page, part: string, letters: number): Promise<void> {
-  await page.locator(`[data-part="${part}"]`).evaluate((root, length) => {
-    const texts = document.createTreeWalker(root, NodeFilter.SHOW_TEXT);
-    let text = texts.nextNode();
-    while (text && (text.textContent ?? '').length < length) text = texts.nextNode();
-    if (!text) throw new Error('There is no such text.');
-    const range = document.createRange();
-    range.setStart(text, 0);
-    range.setEnd(text, length);
-    getSelection()?.removeAllRanges();
-    getSelection()?.addRange(range);
-  }, letters);
-}
 
 test('a card is made with one key, gone through by keys, and comes back on another day', async ({ page }) => {
   await register(page, 'Alder');

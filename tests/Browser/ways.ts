@@ -182,3 +182,23 @@ export async function register(page: Page, name: string): Promise<string> {
   await expect(page.getByText(`Good to see you, ${name}.`)).toBeVisible();
   return address;
 }
+
+/**
+ * Selects words of a part of a question or section, as somebody does who drags over them.
+ *
+ * @param what the words, or so many letters from the start of the first text that has as many
+ */
+export async function select(page: Page, part: string, what: string | number): Promise<void> {
+  const within = page.locator(`[data-part="${part}"]`).filter({ visible: true });
+  await within.evaluate((root, what) => {
+    const texts = document.createTreeWalker(root, NodeFilter.SHOW_TEXT);
+    for (let text = texts.nextNode(); text; text = texts.nextNode()) {
+      const all = text.textContent ?? '';
+      const [from, length] = typeof what === 'string' ? [all.indexOf(what), what.length] : [0, what];
+      if (from < 0 || from + length > all.length) continue;
+      document.getSelection()?.setBaseAndExtent(text, from, text, from + length);
+      return;
+    }
+    throw new Error(`There is no such text: ${what}`);
+  }, what);
+}
