@@ -29,11 +29,11 @@ function compressed(): Plugin {
 }
 
 const BASE =
-  /node_modules\/(@tanstack|react|react-dom|react-router|scheduler|clsx|openapi-fetch)\/|lucide-react\/dist\/esm\/(icons\/x|\w+)\.m?js$|resources\/js\/(api|ui)\/(?!useBegin|useExam|Tick|Markdown|MathMarkdown|katex|remark|Media|Player|plain|LookFields|Figure|Table|Fold|Segments|Picture|ShareBar|Covered|download|useWidth|points|dates|Pages|OfExam|Select|DownloadButton|Opener|FileField)/;
+  /node_modules\/(@tanstack|react|react-dom|react-router|scheduler|clsx|openapi-fetch)\/|lucide-react\/dist\/esm\/(icons\/x|\w+)\.m?js$|resources\/js\/(api|ui)\/(?!useBegin|useExam|Tick|Markdown|MathMarkdown|katex|remark|Media|Player|plain|LookFields|Figure|Table|Fold|Segments|Picture|ShareBar|Covered|download|useWidth|points|dates|Pages|OfExam|Select|DownloadButton|Opener|FileField|SearchField|useInAddress)/;
 
 /** And what every screen with questions needs. */
 const QUESTIONS =
-  /resources\/js\/features\/(library|question)\/(?!Library|libraryFilters|ReviewLink|CardForm|MakeCard|HighlightBar|kinds\/(Drag|drag|zoom))|features\/sitting\/(sync\/|sittingStore|useSitting|tab)/;
+  /resources\/js\/features\/(library|question)\/(?!Library|libraryFilters|NoteText|ReviewLink|CardForm|MakeCard|HighlightBar|kindNames|inWords|kinds\/(Drag|drag|zoom))|features\/sitting\/(sync\/|sittingStore|useSitting|tab)/;
 
 /** And what a sitting needs at once. */
 const SITTING =

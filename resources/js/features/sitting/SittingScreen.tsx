@@ -447,13 +447,17 @@ function unitsOf(units: readonly View<'Unit'>[], cards: readonly Card[], current
 
 const AT_REST_MS = 120;
 
+/** The first question has the connection and the machine to itself: one reads it for longer than this. */
+const FIRST_REST_MS = 2_000;
+
 /** A value once the page has been at rest with it for a moment. */
 function useAtRest(value: number): number {
   const [rested, setRested] = useState(-1);
   useEffect(() => {
-    const timer = window.setTimeout(() => startTransition(() => setRested(value)), AT_REST_MS);
+    const rest = rested === -1 ? FIRST_REST_MS : AT_REST_MS;
+    const timer = window.setTimeout(() => startTransition(() => setRested(value)), rest);
     return () => window.clearTimeout(timer);
-  }, [value]);
+  }, [value, rested]);
   return rested;
 }
 
