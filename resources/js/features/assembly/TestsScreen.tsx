@@ -12,6 +12,7 @@ import { OfExam } from '../../ui/OfExam';
 import { Notice } from '../../ui/Notice';
 import { Pages } from '../../ui/Pages';
 import { Select } from '../../ui/Select';
+import { SearchField } from '../../ui/SearchField';
 import { Table } from '../../ui/Table';
 import { pageIn, useInAddress } from '../../ui/useInAddress';
 import { useTitle } from '../../ui/useTitle';
@@ -81,14 +82,12 @@ function Tests({ exam }: { exam: string }) {
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="text-2xl font-bold">Tests</h1>
         <span className="flex-1" />
-        <input
-          type="search"
-          aria-label="Find a test by its name"
+        <SearchField
+          label="Find a test by its name"
           placeholder="Find by name"
+          className="w-56"
           value={wanted.search ?? ''}
-          maxLength={200}
-          onChange={(event) => want({ search: event.target.value })}
-          className="input w-56 border-base-content/50 text-base pointer-fine:h-9"
+          onChange={(search) => want({ search })}
         />
         <Select
           label="Mode"

@@ -3,6 +3,7 @@ import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import { handbookHits } from '../../api/queries';
 import { count } from '../../ui/words';
+import { SearchField } from '../../ui/SearchField';
 
 /** Finds words in the whole handbook. */
 export function Find({ exam }: { exam: string }) {
@@ -12,15 +13,7 @@ export function Find({ exam }: { exam: string }) {
   const hits = found.data?.hits ?? [];
   return (
     <search className="grid gap-2">
-      <input
-        type="search"
-        aria-label="Find in the handbook"
-        placeholder="Find in the handbook"
-        value={words}
-        maxLength={200}
-        onChange={(event) => setWords(event.target.value)}
-        className="input w-full max-w-md border-base-content/50 text-base pointer-fine:h-9"
-      />
+      <SearchField label="Find in the handbook" className="w-full max-w-md" value={words} onChange={setWords} />
       {asked !== '' && (
         <div>
           <p role="status" className="text-sm text-base-content/75">

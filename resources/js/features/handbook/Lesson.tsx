@@ -1,9 +1,10 @@
 import clsx from 'clsx';
-import { useEffect, useEffectEvent, useRef, type RefObject } from 'react';
+import { useEffect, useRef, type RefObject } from 'react';
 import type { View } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Markdown } from '../../ui/Markdown';
 import { meaning, readShortcuts } from '../../ui/shortcuts';
+import { useKeys } from '../../ui/useKeys';
 import { SectionQuiz } from './SectionQuiz';
 
 /** A section step by step, and a quiz at its end. */
@@ -29,18 +30,11 @@ export function Lesson(props: {
   useEffect(() => {
     if (moved.current) heading.current?.focus();
   }, [at]);
-  const press = useEffectEvent((event: KeyboardEvent) => {
-    const typing = event.target instanceof HTMLElement && event.target.closest('input, textarea, select, dialog');
-    if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+  useKeys((event) => {
     const does = meaning(readShortcuts(), event.key);
     if (does === 'on') go(at + 1);
     if (does === 'back') go(at - 1);
   });
-  useEffect(() => {
-    const listen = (event: KeyboardEvent) => press(event);
-    window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
-  }, []);
   return (
     <div className="grid gap-4">
       <ol aria-label="Steps" className="flex flex-wrap gap-1">

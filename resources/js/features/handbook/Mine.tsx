@@ -4,7 +4,7 @@ import { pagesKept } from '../../api/queries';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
-import { Markdown } from '../../ui/Markdown';
+import { NoteText } from '../library/NoteText';
 import { withOwn } from './withOwn';
 
 /** All that one has written beside the handbook, and marked in it. */
@@ -32,11 +32,7 @@ export function Mine({ exam }: { exam: string }) {
               >
                 {page.title}
               </Link>
-              {page.note !== '' && (
-                <div className="border-l-4 border-accent pl-3">
-                  <Markdown>{page.note}</Markdown>
-                </div>
-              )}
+              {page.note !== '' && <NoteText>{page.note}</NoteText>}
               {page.highlights.map((one) => (
                 <p key={`${one.part} ${one.from} ${one.kind}`} className="pl-4">
                   {one.kind === 'struck' ? <del>{one.quote}</del> : <q>{one.quote}</q>}

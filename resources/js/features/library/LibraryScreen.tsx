@@ -14,8 +14,10 @@ import { OutcomeMark, OUTCOMES } from '../../ui/Outcome';
 import { Opener } from '../../ui/Opener';
 import { Pages } from '../../ui/Pages';
 import { Select } from '../../ui/Select';
+import { SearchField } from '../../ui/SearchField';
 import { plainDate } from '../../ui/dates';
 import { fileName } from '../../ui/download';
+import { plain } from '../../ui/plain';
 import { useInAddress } from '../../ui/useInAddress';
 import { useTitle } from '../../ui/useTitle';
 import { count, dayTime, duration, MODES, percent } from '../../ui/words';
@@ -90,14 +92,12 @@ function Filters(props: { exam: string; wanted: Wanted; want: (part: Partial<Wan
   const topics = useQuery(builder(exam));
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-      <input
-        type="search"
-        aria-label="Find words of a question, or of your note on it"
+      <SearchField
+        label="Find words of a question, or of your note on it"
         placeholder="Words of a question or a note"
+        className="w-72"
         value={wanted.words ?? ''}
-        maxLength={200}
-        onChange={(event) => want({ words: event.target.value || null })}
-        className="input w-72 border-base-content/50 text-base pointer-fine:h-9"
+        onChange={(words) => want({ words: words || null })}
       />
       <Select
         wide
@@ -143,7 +143,7 @@ function Row({ exam, one }: { exam: string; one: View<'Met'> }) {
         {one.note !== '' && <Mark Icon={NotebookPen} words="note" />}
       </p>
       {one.note !== '' && !open && (
-        <p className="ml-8 line-clamp-2 border-l-4 border-accent pl-2 text-sm whitespace-pre-wrap">{one.note}</p>
+        <p className="ml-8 line-clamp-2 border-l-4 border-accent pl-2 text-sm">{plain(one.note)}</p>
       )}
       {open && (
         <div id={id} className="mt-1 ml-8 grid gap-2 border-l-2 border-base-300 pl-3">

@@ -1,8 +1,9 @@
 import { StickyNote } from 'lucide-react';
-import { useEffect, useEffectEvent, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask } from '../../api/client';
 import { meaning, readShortcuts } from '../../ui/shortcuts';
+import { useKeys } from '../../ui/useKeys';
 import { CardForm, type CardSides } from './CardForm';
 
 /** What a card is made from: a question of a sitting, or a page of the handbook. */
@@ -23,18 +24,11 @@ export function MakeCard(props: {
   const [kept, setKept] = useState(false);
   const [shortcuts] = useState(readShortcuts);
   const open = asked ?? words;
-  const press = useEffectEvent((event: KeyboardEvent) => {
-    const typing =
-      event.target instanceof HTMLElement && event.target.closest('input:not([type=radio]), textarea, select, dialog');
-    if (typing || event.ctrlKey || event.metaKey || event.altKey || meaning(shortcuts, event.key) !== 'card') return;
+  useKeys((event) => {
+    if (meaning(shortcuts, event.key) !== 'card') return;
     event.preventDefault();
     setWords(document.getSelection()?.toString().trim() ?? '');
   });
-  useEffect(() => {
-    const listen = (event: KeyboardEvent) => press(event);
-    window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
-  }, []);
   const close = () => {
     setWords(null);
     props.onClose?.();

@@ -1,7 +1,7 @@
 import { NotebookPen } from 'lucide-react';
 import { useId, useRef, useState, type ReactNode } from 'react';
 import { Button } from '../../ui/Button';
-import { Markdown } from '../../ui/Markdown';
+import { NoteText } from './NoteText';
 
 /** A note as it stands, and a field to write it in. */
 export function Note(props: {
@@ -49,11 +49,7 @@ export function Note(props: {
         </p>
       )}
       {typed === null ? (
-        note !== '' && (
-          <div className="border-l-4 border-accent pl-3">
-            <Markdown>{note}</Markdown>
-          </div>
-        )
+        note !== '' && <NoteText>{note}</NoteText>
       ) : (
         <div className="grid gap-2">
           <label htmlFor={id} className="font-bold">

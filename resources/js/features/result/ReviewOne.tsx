@@ -9,6 +9,7 @@ import { HighlightableQuestion } from '../library/HighlightableQuestion';
 import { StarAndNote } from '../library/StarAndNote';
 import { WordToAuthors } from '../library/WordToAuthors';
 import { meaning, readShortcuts } from '../../ui/shortcuts';
+import { useKeys } from '../../ui/useKeys';
 import { Explained } from './Explained';
 import { GapTools } from './GapTools';
 import type { Line } from './lines';
@@ -41,16 +42,10 @@ export function ReviewOne(props: {
   useEffect(() => {
     if (page.isSuccess && after) void known.prefetchQuery(explanation(sitting, after.position));
   }, [page.isSuccess, after, known, sitting]);
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLElement && event.target.closest('input, textarea, select, dialog');
-      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
-      const does = meaning(shortcuts, event.key);
-      const to = does === 'on' ? after : does === 'back' ? before : undefined;
-      if (to) go(to);
-    };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
+  useKeys((event) => {
+    const does = meaning(shortcuts, event.key);
+    const to = does === 'on' ? after : does === 'back' ? before : undefined;
+    if (to) go(to);
   });
   const key = (action: 'back' | 'on') => (shortcuts.active ? shortcuts.keys[action] : undefined);
   const at = lines.findIndex(({ position }) => position === line.position);

@@ -4,6 +4,7 @@ import { Button } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { OnPaper } from '../../ui/Media';
+import { NoteText } from '../library/NoteText';
 import { useKept } from '../library/useKept';
 import { CAUSES } from './causes';
 import { Explained } from './Explained';
@@ -55,7 +56,7 @@ function Own({ sitting, line }: { sitting: string; line: Line }) {
   return (
     <div className="max-w-[75ch]">
       {line.cause && <p>What lay behind it: {CAUSES[line.cause].toLowerCase()}.</p>}
-      {note !== '' && <p className="border-l-4 border-accent pl-3 whitespace-pre-wrap">{note}</p>}
+      {note !== '' && <NoteText>{note}</NoteText>}
     </div>
   );
 }

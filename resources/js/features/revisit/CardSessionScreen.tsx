@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { api, ask, Refused, type View } from '../../api/client';
 import { cards } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
@@ -9,6 +9,7 @@ import { Loading } from '../../ui/Loading';
 import { Markdown } from '../../ui/Markdown';
 import { OfExam } from '../../ui/OfExam';
 import { weekday } from '../../ui/dates';
+import { useKeys } from '../../ui/useKeys';
 import { useTitle } from '../../ui/useTitle';
 import { count } from '../../ui/words';
 
@@ -85,16 +86,10 @@ function Session({ cards, again }: { cards: Card[]; again: () => void }) {
     if (turned) back.current?.focus();
     else (turn.current ?? heading.current)?.focus();
   }, [at, turned]);
-  const press = useEffectEvent((event: KeyboardEvent) => {
-    if (event.ctrlKey || event.metaKey || event.altKey) return;
+  useKeys((event) => {
     const one = GRADES.find(([, words]) => words.charAt(0).toLowerCase() === event.key.toLowerCase());
     if (one) grade(one[0]);
   });
-  useEffect(() => {
-    const listen = (event: KeyboardEvent) => press(event);
-    window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
-  }, []);
   if (!card)
     return (
       <div className="mx-auto grid max-w-2xl gap-4 py-6">

@@ -13,6 +13,7 @@ import { Markdown } from '../../ui/Markdown';
 import { OfExam } from '../../ui/OfExam';
 import { Opener } from '../../ui/Opener';
 import { Pages } from '../../ui/Pages';
+import { SearchField } from '../../ui/SearchField';
 import { Segments } from '../../ui/Segments';
 import { weekday } from '../../ui/dates';
 import { fileName } from '../../ui/download';
@@ -78,14 +79,12 @@ function All({ exam }: { exam: string }) {
               chosen={wanted.show}
               onChoose={(show) => want({ show })}
             />
-            <input
-              type="search"
-              aria-label="Find words on a card"
+            <SearchField
+              label="Find words on a card"
               placeholder="Words on either side"
+              className="w-64"
               value={wanted.words ?? ''}
-              maxLength={200}
-              onChange={(event) => want({ words: event.target.value || null })}
-              className="input w-64 border-base-content/50 text-base pointer-fine:h-9"
+              onChange={(words) => want({ words: words || null })}
             />
           </div>
           {view.cards.length === 0 ? (

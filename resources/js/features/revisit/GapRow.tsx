@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { View } from '../../api/client';
 import { Opener } from '../../ui/Opener';
 import { weekday } from '../../ui/dates';
+import { plain } from '../../ui/plain';
 import { count, dayTime } from '../../ui/words';
 import { ReviewLink } from '../library/ReviewLink';
 import { StarAndNote } from '../library/StarAndNote';
@@ -31,7 +32,7 @@ export function GapRow({ exam, gap, reading }: { exam: string; gap: Gap; reading
         {gap.retired && '; asked no more'}
       </p>
       {gap.note !== '' && !open && (
-        <p className="ml-[6.25rem] line-clamp-2 border-l-4 border-accent pl-2 text-sm max-sm:ml-0">{gap.note}</p>
+        <p className="ml-[6.25rem] line-clamp-2 border-l-4 border-accent pl-2 text-sm max-sm:ml-0">{plain(gap.note)}</p>
       )}
       {open && (
         <div id={id} className="mt-1 ml-[6.25rem] grid gap-2 border-l-2 border-base-300 pl-3 max-sm:ml-0">

@@ -5,11 +5,11 @@ import { Button, ButtonLink } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
-import { Markdown } from '../../ui/Markdown';
 import { OfExam } from '../../ui/OfExam';
 import { weekday } from '../../ui/dates';
 import { useTitle } from '../../ui/useTitle';
 import { count, dayTime } from '../../ui/words';
+import { NoteText } from '../library/NoteText';
 import { causeName, inTheBook, readFilters, type Gap } from './gapFilters';
 
 /** The gap book on paper: by topic, with what to read, one’s notes, and room to write. */
@@ -78,11 +78,7 @@ function Entry({ gap, n, titles }: { gap: Gap; n: number; titles: Map<string, st
         {gap.sections.length > 0 && (
           <p>Read: {gap.sections.map((code) => `“${titles.get(code) ?? code}”`).join(', ')}</p>
         )}
-        {gap.note !== '' && (
-          <div className="border-l-4 pl-3">
-            <Markdown>{gap.note}</Markdown>
-          </div>
-        )}
+        {gap.note !== '' && <NoteText>{gap.note}</NoteText>}
         <p aria-hidden="true" className="mt-5 border-b border-dotted" />
         <p aria-hidden="true" className="mt-5 border-b border-dotted" />
       </div>

@@ -1,5 +1,5 @@
-import { useEffect } from 'react';
 import { meaning, type Action, type Shortcuts } from '../../ui/shortcuts';
+import { useKeys } from '../../ui/useKeys';
 import type { QuestionState, SittingStore } from './sittingStore';
 
 /** Keys while sitting; none while one types, and none with Ctrl, Alt or the like. */
@@ -16,26 +16,19 @@ export function useShortcuts(on: {
   off: boolean;
 }): void {
   const { shortcuts, store, state, options, off } = on;
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      const typing =
-        event.target instanceof HTMLElement &&
-        event.target.closest('input:not([type=radio]), textarea, select, dialog');
-      if (off || !state || typing || event.ctrlKey || event.metaKey || event.altKey) return;
-      const does = meaning(shortcuts, event.key);
-      if (does === 'back') on.back?.();
-      else if (does === 'on') on.on?.();
-      else if (does === 'flag') store.flag(state.position, !state.flagged);
-      else if (typeof does === 'number') {
-        const option = options[does - 1];
-        if (option && !state.locked) store.answer(state.position, { choice: option });
-      } else if (does && does !== 'card') {
-        // The key must not land in a field that has just opened.
-        event.preventDefault();
-        on.does[does]();
-      }
-    };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
+  useKeys((event) => {
+    if (off || !state) return;
+    const does = meaning(shortcuts, event.key);
+    if (does === 'back') on.back?.();
+    else if (does === 'on') on.on?.();
+    else if (does === 'flag') store.flag(state.position, !state.flagged);
+    else if (typeof does === 'number') {
+      const option = options[does - 1];
+      if (option && !state.locked) store.answer(state.position, { choice: option });
+    } else if (does && does !== 'card') {
+      // The key must not land in a field that has just opened.
+      event.preventDefault();
+      on.does[does]();
+    }
   });
 }

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { tables } from '../../../api/queries';
 import { Failure } from '../../../ui/Failure';
 import { Loading } from '../../../ui/Loading';
+import { SearchField } from '../../../ui/SearchField';
 import { Markdown } from '../../../ui/Markdown';
 
 /** The exam's reference tables and formula sheet, found by what stands in them. */
@@ -18,15 +19,7 @@ export function Tables({ exam }: { exam: string }) {
   if (page.data.tables.length === 0) return <p>This exam has no tables.</p>;
   return (
     <div className="grid gap-3">
-      <input
-        type="search"
-        aria-label="Find in the tables"
-        placeholder="Find in the tables"
-        value={wanted}
-        maxLength={100}
-        onChange={(event) => setWanted(event.target.value)}
-        className="input w-full border-base-content/50 text-base pointer-fine:h-9"
-      />
+      <SearchField label="Find in the tables" className="w-full" most={100} value={wanted} onChange={setWanted} />
       {sheet ? (
         <>
           <select

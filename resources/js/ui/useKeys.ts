@@ -1,0 +1,15 @@
+import { useEffect, useEffectEvent } from 'react';
+
+/** Keys pressed on a screen; none while one types or chooses in a menu, and none with Ctrl, Alt or the like. */
+export function useKeys(onPress: (event: KeyboardEvent) => void): void {
+  const press = useEffectEvent((event: KeyboardEvent) => {
+    const typing =
+      event.target instanceof HTMLElement && event.target.closest('input:not([type=radio]), textarea, select, dialog');
+    if (!typing && !event.ctrlKey && !event.metaKey && !event.altKey) onPress(event);
+  });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => press(event);
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
+}
