@@ -70,6 +70,7 @@ final readonly class PageTrial
                 against: 'work of the page',
                 beside: [],
                 goal: self::MOVE_MS,
+                goalMs: self::MOVE_MS,
             ),
             new Row(
                 what: 'Moving on, at a quarter of the speed',
@@ -77,6 +78,7 @@ final readonly class PageTrial
                 against: 'work of the page',
                 beside: [],
                 goal: self::MOVE_SLOWLY_MS,
+                goalMs: self::MOVE_SLOWLY_MS,
             ),
         ];
     }

@@ -2,7 +2,7 @@ import { closestCenter, DndContext } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { ReactNode } from 'react';
 import { SILENT, useGrips } from './drag';
-import { Grip } from './DragGrip';
+import { Grip } from './Grip';
 
 /** Items that a pointer or a finger can drag to another place. The keyboard has buttons of its own in each. */
 export default function DragList({

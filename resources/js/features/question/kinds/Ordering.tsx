@@ -1,16 +1,18 @@
-import { useQuery } from '@tanstack/react-query';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Markdown } from '../../../ui/Markdown';
 import { plain } from '../../../ui/plain';
+import { Grip } from './Grip';
 import type { KindProps } from './kind';
 import { dragList } from './parts';
+import { useNear } from './useNear';
 
 /** Items to be put in order: dragged, or moved with buttons or with the arrow keys on them. */
 export function Ordering({ body, response, locked, labelledBy, onAnswer }: KindProps<'ordering'>) {
   const [told, setTold] = useState('');
   // Without it there are the buttons.
-  const DragList = useQuery(dragList).data?.default;
+  const [drag, around] = useNear(dragList, !locked);
+  const DragList = drag?.default;
   const ids = response?.order ?? body.items.map(({ id }) => id);
   const byId = new Map(body.items.map((item) => [item.id, item.text]));
   const move = (from: number, to: number) => {
@@ -46,13 +48,13 @@ export function Ordering({ body, response, locked, labelledBy, onAnswer }: KindP
     </>
   );
   return (
-    <div className="grid max-w-[75ch] gap-3">
+    <div {...around} className="grid max-w-[75ch] gap-3">
       {DragList ? (
         <DragList ids={ids} locked={locked} labelledBy={labelledBy} onMove={move}>
           {item}
         </DragList>
       ) : (
-        <Still ids={ids} labelledBy={labelledBy} item={item} />
+        <Still ids={ids} locked={locked} labelledBy={labelledBy} item={item} />
       )}
       <p role="status" className="sr-only">
         {told}
@@ -76,10 +78,12 @@ export function Ordering({ body, response, locked, labelledBy, onAnswer }: KindP
 /** The same list until what drags has come. */
 function Still({
   ids,
+  locked,
   labelledBy,
   item,
 }: {
   ids: readonly string[];
+  locked: boolean;
   labelledBy: string;
   item: (id: string, place: number) => ReactNode;
 }) {
@@ -87,6 +91,7 @@ function Still({
     <ol aria-labelledby={labelledBy} className="grid gap-2">
       {ids.map((id, place) => (
         <li key={id} className="flex items-stretch rounded-field border border-base-content/50">
+          {!locked && <Grip />}
           {item(id, place)}
         </li>
       ))}

@@ -1,11 +1,13 @@
-import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useId, type ReactNode } from 'react';
 import { Markdown } from '../../../ui/Markdown';
 import { plain } from '../../../ui/plain';
 import { having, orNothing } from '../response';
+import { Grip } from './Grip';
 import type { KindProps } from './kind';
 import { dragRows } from './parts';
+import { Chip, Choices, Group } from './Places';
+import { useNear } from './useNear';
 
 /** Longer lists of choices open as a menu, short ones lie open. */
 const LIE_OPEN = 3;
@@ -21,8 +23,10 @@ export function Rows({
   onAnswer,
 }: KindProps<'true_false_grid' | 'matching' | 'grouping'>) {
   const drags = body.kind !== 'true_false_grid';
-  // Without it there are the fields.
-  const DragRows = useQuery({ ...dragRows, enabled: drags }).data?.default;
+  const groups = body.kind === 'grouping';
+  const [drag, around] = useNear(dragRows, drags && !locked);
+  const DragRows = drag?.default;
+  const chosen = response?.rows ?? {};
   const choose = (row: string, choice: string) => onAnswer(orNothing({ rows: having(response?.rows, row, choice) }));
   const show = (row: (typeof body.rows)[number], grip: ReactNode = null) => (
     <Row
@@ -37,20 +41,34 @@ export function Rows({
     />
   );
   return (
-    <div role="group" aria-labelledby={labelledBy} className="grid max-w-[75ch] gap-2">
-      {drags && DragRows ? (
+    <div {...around} role="group" aria-labelledby={labelledBy} className="grid max-w-[75ch] gap-2">
+      {DragRows ? (
         <DragRows
-          into={body.kind === 'grouping' ? 'groups' : 'rows'}
+          into={groups ? 'groups' : 'rows'}
           rows={body.rows}
           choices={body.choices}
-          chosen={response?.rows ?? {}}
+          chosen={chosen}
           locked={locked}
           onChoose={choose}
         >
           {(row, grip) => show(body.rows.find(({ id }) => id === row.id) ?? { ...row, choices: null }, grip)}
         </DragRows>
       ) : (
-        body.rows.map((row) => show(row))
+        <>
+          {drags && (
+            <Choices groups={groups}>
+              {body.choices.map((choice) => {
+                const its = body.rows.filter(({ id }) => chosen[id] === choice.id);
+                return groups ? (
+                  <Group key={choice.id} group={choice} items={its} />
+                ) : (
+                  <Chip key={choice.id} choice={choice} used={its.length > 0} locked={locked} />
+                );
+              })}
+            </Choices>
+          )}
+          {body.rows.map((row) => show(row, groups && !locked && <Grip />))}
+        </>
       )}
     </div>
   );

@@ -1,8 +1,8 @@
-import type { DraggableSyntheticListeners } from '@dnd-kit/core';
 import { GripVertical } from 'lucide-react';
+import type { HTMLAttributes } from 'react';
 
 /** Where a mouse or a finger takes hold of a row. */
-export function Grip({ listeners }: { listeners: DraggableSyntheticListeners }) {
+export function Grip({ listeners }: { listeners?: HTMLAttributes<HTMLElement> | undefined }) {
   return (
     <span
       {...listeners}
