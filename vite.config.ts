@@ -59,9 +59,10 @@ export default defineConfig({
       },
     }),
   ],
-  // What reads KaTeX's markup, without a parser of its own.
   resolve: {
     alias: {
+      '@ungap/structured-clone': fileURLToPath(new URL('resources/js/ui/structuredClone.ts', import.meta.url)),
+      // What reads KaTeX's markup, without a parser of its own.
       'hast-util-from-html-isomorphic': fileURLToPath(new URL('resources/js/ui/katexMarkup.ts', import.meta.url)),
     },
   },

@@ -2,9 +2,10 @@ import type { View } from '../../api/client';
 import { readAhead } from '../../ui/Markdown';
 import { haveAhead } from '../../ui/haveAhead';
 
-/** Has a question at hand before somebody looks at it. Gives what calls it off. */
-export function prepare(question: View<'Question'>): () => void {
-  const stop = readAhead(textsOf(question));
+/** Has a question, and what it shares with others, at hand before somebody looks at it. Gives what calls it off. */
+export function prepare(question: View<'Question'>, unit: View<'Unit'> | undefined): () => void {
+  const shared = unit ? [unit.text, ...unit.exhibits.map(({ body }) => body)] : [];
+  const stop = readAhead([...textsOf(question), ...shared.map((text) => ({ text, inline: false }))]);
   const { body } = question;
   if (body.kind === 'picture') haveAhead(body.picture.file);
   return stop;

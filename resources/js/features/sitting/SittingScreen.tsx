@@ -153,7 +153,8 @@ function Open({
   }, [now.pack, sitting, id]);
   useAtHand(sitting.briefing.exam);
   const next = sitting.questions[current + 1];
-  useEffect(() => (next ? prepare(next) : undefined), [next]);
+  const nextUnit = sitting.units.find((one) => one.id === next?.unit);
+  useEffect(() => (next ? prepare(next, nextUnit) : undefined), [next, nextUnit]);
   // The next question is built while one looks at this one.
   const ahead = useAtRest(current + 1);
   useShortcuts({
