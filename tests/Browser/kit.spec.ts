@@ -117,7 +117,7 @@ test('words are marked and struck, by pointer and by keyboard, and stay with the
   await page.getByRole('button', { name: 'Next', exact: true }).click();
   await expect.poll(() => painted(page, 'marked')).toEqual([]);
   await page.getByRole('button', { name: 'Back', exact: true }).click();
-  await page.getByRole('button', { name: `Clear: ${third}` }).click();
+  await page.getByRole('button', { name: `Clear: ${third}`, exact: true }).click();
   await expect.poll(() => painted(page, 'struck')).toEqual([]);
   await page.getByRole('radio').first().check();
   await page.getByRole('button', { name: 'Check', exact: true }).click();
@@ -171,6 +171,7 @@ test('what is to be put in order can be dragged', async ({ page }) => {
   await signInAs(page, 'Petra Quill');
   await beginWith(page, 'kinds=ordering&pools=&count=2&mode=untimed');
   const items = page.locator('#the-question').getByRole('listitem');
+  await expect(items.getByTitle('Drag').first()).toBeVisible();
   const first = (await items.nth(0).locator('[data-part]').textContent())!;
   const second = (await items.nth(1).locator('[data-part]').textContent())!;
   const from = (await items.nth(0).getByTitle('Drag').boundingBox())!;

@@ -242,7 +242,7 @@ async function drag(page: Page, what: string, where: string): Promise<void> {
 test('with a mouse: what belongs together is dragged, and a picture is looked at closely', async ({ page }) => {
   await signInAs(page, 'Petra Quill');
   await beginWith(page, 'kinds=matching&pools=&count=1&mode=untimed');
-  const chip = page.locator('#the-question ul > li').nth(1);
+  const chip = page.locator('#the-question ul').getByTitle('Drag').nth(1);
   await expect(chip).toBeVisible();
   const words = (await chip.textContent())!.trim();
   const row = page.locator('#the-question select').first();
@@ -259,6 +259,7 @@ test('with a mouse: what belongs together is dragged, and a picture is looked at
   await beginWith(page, 'kinds=picture&pools=&count=1&mode=untimed');
   const picture = page.getByRole('application');
   await picture.focus();
+  await expect(page.getByRole('button', { name: 'Closer' })).toBeEnabled();
   await page.keyboard.press('+');
   await page.keyboard.press('+');
   await expect(page.getByText('2.6 times as large.')).toBeAttached();

@@ -446,7 +446,7 @@ function unitsOf(units: readonly View<'Unit'>[], cards: readonly Card[], current
   });
 }
 
-const AT_REST_MS = 120;
+const AT_REST_MS = 300;
 
 /** The first question has the connection and the machine to itself: one reads it for longer than this. */
 const FIRST_REST_MS = 2_000;

@@ -7,7 +7,7 @@ export function Grip({ listeners }: { listeners?: HTMLAttributes<HTMLElement> | 
     <span
       {...listeners}
       aria-hidden="true"
-      title="Drag"
+      title={listeners && 'Drag'}
       className="grid w-9 shrink-0 cursor-grab touch-none place-items-center self-stretch text-base-content/65 active:cursor-grabbing"
     >
       <GripVertical className="size-5" />

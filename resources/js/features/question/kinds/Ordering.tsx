@@ -11,7 +11,7 @@ import { useNear } from './useNear';
 export function Ordering({ body, response, locked, labelledBy, onAnswer }: KindProps<'ordering'>) {
   const [told, setTold] = useState('');
   // Without it there are the buttons.
-  const [drag, around] = useNear(dragList, !locked);
+  const [drag, around] = useNear(dragList, { wanted: !locked, replaces: true });
   const DragList = drag?.default;
   const ids = response?.order ?? body.items.map(({ id }) => id);
   const byId = new Map(body.items.map((item) => [item.id, item.text]));

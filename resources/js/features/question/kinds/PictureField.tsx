@@ -1,9 +1,9 @@
-import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { Maximize, ZoomIn, ZoomOut, type LucideIcon } from 'lucide-react';
 import { useEffect, useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
 import type { KindProps } from './kind';
 import { zoom } from './parts';
+import { useNear } from './useNear';
 import type { Closeness, Zoomer } from './zoom';
 
 interface Point {
@@ -29,7 +29,8 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
   const zoomer = useRef<Zoomer>(null);
   const [view, setView] = useState(WHOLE);
   // Without it the picture is as large as it is.
-  const zoomable = useQuery(zoom).data?.zoomable;
+  const [part, around] = useNear(zoom, { wanted: true, replaces: false });
+  const zoomable = part?.zoomable;
   useEffect(() => {
     if (!zoomable || !frame.current) return;
     const own = zoomable(frame.current, MOST, setView);
@@ -71,7 +72,7 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
     }
   };
   return (
-    <div className="grid gap-2">
+    <div {...around} className="grid gap-2">
       <div className="flex max-w-[75ch] items-start justify-between gap-3">
         <p id={`${labelledBy}-how`}>
           {most === 1 ? 'Point at one place.' : `Point at ${most} places; ${points.length} of ${most} set.`}
@@ -80,23 +81,26 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
             By keyboard: arrow keys move a cross, Enter sets the point, + and − look closer or less close.
           </span>
         </p>
-        {zoomable && (
-          <div role="group" aria-label="How close" className="flex shrink-0">
-            <Closer label="Closer" Icon={ZoomIn} off={view.times >= MOST} onUse={() => zoomer.current?.by(CLOSER)} />
-            <Closer
-              label="Less close"
-              Icon={ZoomOut}
-              off={view.times <= 1}
-              onUse={() => zoomer.current?.by(1 / CLOSER)}
-            />
-            <Closer
-              label="The whole picture"
-              Icon={Maximize}
-              off={view.times <= 1}
-              onUse={() => zoomer.current?.whole()}
-            />
-          </div>
-        )}
+        <div role="group" aria-label="How close" className="flex shrink-0">
+          <Closer
+            label="Closer"
+            Icon={ZoomIn}
+            off={!zoomable || view.times >= MOST}
+            onUse={() => zoomer.current?.by(CLOSER)}
+          />
+          <Closer
+            label="Less close"
+            Icon={ZoomOut}
+            off={view.times <= 1}
+            onUse={() => zoomer.current?.by(1 / CLOSER)}
+          />
+          <Closer
+            label="The whole picture"
+            Icon={Maximize}
+            off={view.times <= 1}
+            onUse={() => zoomer.current?.whole()}
+          />
+        </div>
       </div>
       {/* An application of one thing: pointing. Its keys are told in the sentence above. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}

@@ -73,6 +73,7 @@ export function Chip(props: { choice: Part; used: boolean; locked: boolean; held
       ref={held?.ref}
       {...held?.listeners}
       style={held?.style}
+      title={held?.listeners && 'Drag'}
       className={clsx(
         'flex min-h-11 items-center gap-1.5 rounded-field border border-base-content/50 bg-base-100 py-1 pr-3 pl-1.5 pointer-fine:min-h-9',
         !locked && 'cursor-grab touch-none active:cursor-grabbing',

@@ -24,7 +24,7 @@ export function Rows({
 }: KindProps<'true_false_grid' | 'matching' | 'grouping'>) {
   const drags = body.kind !== 'true_false_grid';
   const groups = body.kind === 'grouping';
-  const [drag, around] = useNear(dragRows, drags && !locked);
+  const [drag, around] = useNear(dragRows, { wanted: drags && !locked, replaces: true });
   const DragRows = drag?.default;
   const chosen = response?.rows ?? {};
   const choose = (row: string, choice: string) => onAnswer(orNothing({ rows: having(response?.rows, row, choice) }));
