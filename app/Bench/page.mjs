@@ -30,11 +30,23 @@ await heading.waitFor();
 await page.waitForTimeout(1_000);
 const scriptKb = sent / 1000;
 
-const moves = await move();
-await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 });
-const slowMoves = await move();
+// The same page by hand: only its markup, and the question's put in whole.
+const bare = await page.context().newPage();
+const bareCdp = await bare.context().newCDPSession(bare);
+await bareCdp.send('Performance.enable', { timeDomain: 'threadTicks' });
+const markup = await page.evaluate(() => {
+  const whole = document.documentElement.cloneNode(true);
+  for (const script of whole.querySelectorAll('script, link[rel=modulepreload]')) script.remove();
+  return `<!doctype html>${whole.outerHTML}`;
+});
+await bare.route('**/bare', (route) => route.fulfill({ contentType: 'text/html', body: markup }));
+await bare.goto(`${server}/bare`);
+
+const [moves, byHand] = await move();
+for (const session of [cdp, bareCdp]) await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+const [slowMoves, slowByHand] = await move();
 await browser.close();
-console.log(JSON.stringify({ scriptKb, moves, slowMoves }));
+console.log(JSON.stringify({ scriptKb, moves, byHand, slowMoves, slowByHand }));
 
 async function signIn() {
   const { request } = page.context();
@@ -48,24 +60,41 @@ async function signIn() {
   if (!answer.ok()) throw new Error(`Signing in: ${answer.status()}`);
 }
 
-/** Milliseconds of work on the page's thread for each move to the next question, from the click to the picture. */
+/**
+ * Milliseconds of work on the page's thread for each move to the next question, from the click to the picture, and for
+ * the same by hand, in turn with it.
+ */
 async function move() {
-  const took = [];
+  const [took, hand] = [[], []];
   for (let i = 0; i < MOVES; i++) {
+    await page.bringToFront();
     await page.waitForTimeout(600);
-    const before = await busy();
+    const before = await busy(cdp);
     await page.evaluate(async () => {
       const buttons = [...document.querySelectorAll('button')];
       buttons.find((button) => button.textContent?.trim() === 'Next')?.click();
       await new Promise((painted) => requestAnimationFrame(() => setTimeout(painted)));
     });
-    took.push((await busy()) - before);
+    took.push((await busy(cdp)) - before);
+    const article = await page.evaluate(() => {
+      const copy = document.querySelector('article').cloneNode(true);
+      for (const hidden of copy.querySelectorAll('[style*="display: none"]')) hidden.remove();
+      return copy.innerHTML;
+    });
+    await bare.bringToFront();
+    await bare.waitForTimeout(100);
+    const beforeHand = await busy(bareCdp);
+    await bare.evaluate(async (markup) => {
+      document.querySelector('article').innerHTML = markup;
+      await new Promise((painted) => requestAnimationFrame(() => setTimeout(painted)));
+    }, article);
+    hand.push((await busy(bareCdp)) - beforeHand);
   }
-  return took;
+  return [took, hand];
 }
 
-async function busy() {
-  const { metrics } = await cdp.send('Performance.getMetrics');
+async function busy(session) {
+  const { metrics } = await session.send('Performance.getMetrics');
   const of = (sought) => metrics.find(({ name }) => name === sought)?.value ?? 0;
   // What asking for it costs is not the page's.
   return 1000 * (of('TaskDuration') - of('DevToolsCommandDuration'));
