@@ -55,7 +55,15 @@ final readonly class PageTrial
         );
         $browser->mustRun();
         $server->stop();
-        /** @var array{scriptKb: float, moves: list<float>, byHand: list<float>, slowMoves: list<float>, slowByHand: list<float>} $told */
+        /**
+         * @var array{
+         *     scriptKb: float,
+         *     moves: list<float>,
+         *     byHand: list<float>,
+         *     slowMoves: list<float>,
+         *     slowByHand: list<float>,
+         * } $told
+         */
         $told = json_decode($browser->getOutput(), true, flags: JSON_THROW_ON_ERROR);
 
         return [
