@@ -56,7 +56,7 @@ function Today({ exam, onExam }: { exam: string; onExam: (slug: string) => void 
           )}
         </div>
         {exams.length > 1 && (
-          <div className="w-64">
+          <div className="w-68">
             <Choice label="Exam" value={exam} onChange={(event) => onExam(event.target.value)}>
               {exams.map(({ slug, name }) => (
                 <option key={slug} value={slug}>
