@@ -9,6 +9,7 @@ use App\Workshop\Lint\Giveaways;
 use App\Workshop\Lint\Numbers;
 use App\Workshop\Lint\Papers;
 use App\Workshop\Lint\Reasons;
+use App\Workshop\Lint\Sections;
 use App\Workshop\Lint\Texts;
 use App\Workshop\Lint\Units;
 use Opis\JsonSchema\Errors\ErrorFormatter;
@@ -50,7 +51,7 @@ final class BankLint
             $texts = $this->texts($folder, $items);
             $faults = [
                 ...$this->blueprintFaults($read->sheet, $questions),
-                ...$this->handbookFaults($read->handbook, $questions),
+                ...Sections::faults($read->handbook, $questions),
                 ...$this->lessonFaults($read->handbook),
                 ...$this->repeated($questions),
                 ...Giveaways::faults($questions),
@@ -155,29 +156,6 @@ final class BankLint
                     $faults[] = 'Step '.($i + 1)." of the lesson {$code} has no title or says hardly anything.";
                 }
             }
-        }
-
-        return $faults;
-    }
-
-    /**
-     * @param  list<array{code: string, title: string, body: string, chapter: string}>  $sections
-     * @param  list<array<mixed>>  $questions
-     * @return list<string>
-     */
-    private function handbookFaults(array $sections, array $questions): array
-    {
-        $faults = [];
-        foreach ($sections as $section) {
-            if ($section['title'] === '' || mb_strlen($section['body']) < 200) {
-                $faults[] = "Handbook section {$section['code']} has no title or says hardly anything.";
-            }
-        }
-        $known = array_column($sections, 'code');
-        foreach (
-            array_diff(array_unique(array_merge([], ...array_column($questions, 'references'))), $known) as $dead
-        ) {
-            $faults[] = "References name the handbook section \"{$dead}\", which does not exist.";
         }
 
         return $faults;
