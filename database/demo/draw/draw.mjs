@@ -4,12 +4,15 @@ import { drawing } from './sheet.mjs';
 import { maps } from './maps.mjs';
 import { sky } from './sky.mjs';
 import { craft } from './craft.mjs';
+import { hut } from './hut.mjs';
 
-const folder = new URL('../licence/pictures/', import.meta.url).pathname;
-mkdirSync(folder, { recursive: true });
-const regions = {};
-for (const part of [maps(), sky(), craft()]) {
-  for (const [name, [width, height, parts]] of Object.entries(part.out)) writeFileSync(`${folder}${name}.svg`, drawing(width, height, parts));
-  for (const [picture, areas] of Object.entries(part.regions)) if (Object.keys(areas).length) regions[picture] = areas;
+for (const [exam, parts] of [['licence', [maps(), sky(), craft()]], ['warden', [hut()]]]) {
+  const folder = new URL(`../${exam}/pictures/`, import.meta.url).pathname;
+  mkdirSync(folder, { recursive: true });
+  const regions = {};
+  for (const part of parts) {
+    for (const [name, [width, height, shapes]] of Object.entries(part.out)) writeFileSync(`${folder}${name}.svg`, drawing(width, height, shapes));
+    for (const [picture, areas] of Object.entries(part.regions)) if (Object.keys(areas).length) regions[picture] = areas;
+  }
+  writeFileSync(`${folder}regions.json`, JSON.stringify(regions, null, 1) + '\n');
 }
-writeFileSync(`${folder}regions.json`, JSON.stringify(regions, null, 1) + '\n');

@@ -25,8 +25,8 @@ export const plateau = new Terrain({
 const mark = ([x, y], words, { dx = 8, dy = 4, anchor = 'start', dot = 3 } = {}) => circle(x, y, dot, 'ink') + text(x + dx, y + dy, words, { size: 11, bold: true, halo: true, anchor });
 // A name stands to the right of its place, or to the left of it where the sheet ends.
 const named = (sheet, x, y, words) => (x > sheet.left + sheet.w - 95 ? text(x - 8, y + 4, words, { size: 11, bold: true, halo: true, anchor: 'end' }) : text(x + 8, y + 4, words, { size: 11, bold: true, halo: true }));
-const top = (sheet, place, name) => {
-  const [x, y] = sheet.px(...place);
+const top = (sheet, place, name, lift = 0) => {
+  const [x, y] = sheet.px(place[0], place[1] + lift);
   return poly([[x - 4, y + 3], [x, y - 4], [x + 4, y + 3], [x - 4, y + 3]]) + named(sheet, x, y - 10, `${name ? name + ' ' : ''}${Math.round(sheet.terrain.at(...place))}`);
 };
 const hut = (sheet, place, name) => {
@@ -35,6 +35,7 @@ const hut = (sheet, place, name) => {
 };
 const stream = (sheet, x, y) => path(sheet.pathOf(sheet.terrain.stream(x, y)), 'blue', 1.8);
 const track = (sheet, places, width = 2) => path(smooth(sheet.line(places)), 'line', width, 'stroke-dasharray="7 4"');
+const road = (sheet, places) => path(smooth(sheet.line(places)), 'line', 5) + path(smooth(sheet.line(places)), 'halo', 2.4);
 const wall = (sheet, places) => poly(sheet.line(places), 'line', 2.2) + sheet.line(places).slice(0, -1).map(([x, y], i, all) => { const [u, v] = sheet.line(places)[i + 1]; const k = Math.max(1, Math.round(Math.hypot(u - x, v - y) / 9)); return Array.from({ length: k }, (_, j) => circle(x + ((u - x) * (j + 0.5)) / k, y + ((v - y) * (j + 0.5)) / k, 2.4, 'ink')).join(''); }).join('');
 const letter = (sheet, place, name) => { const [x, y] = sheet.px(...place); return circle(x, y, 10, 'paper', 'stroke="#96301f" stroke-width="2"') + text(x, y + 4.5, name, { anchor: 'middle', bold: true, cls: 'redink' }); };
 
@@ -56,7 +57,11 @@ export function maps() {
     add('map-hallin-grid', sheet, [top(sheet, west), top(sheet, east), hut(sheet, [0.35, 0.4], 'Lower Hut'), track(sheet, [[0.35, 0.4], [0.55, 0.75], [0.66, 1.1], west, [1.2, 1.38], saddle, [1.9, 1.33], east, [2.5, 0.9], [2.75, 0.3]])], [], {
       asked: sheet.spot(1.75, 1.25, 0.1), swapped: sheet.spot(1.25, 1.75, 0.12), corner: sheet.spot(1, 1, 0.12), beyond: sheet.spot(2.75, 1.25, 0.12),
     });
-    add('map-hallin-route', sheet, [top(sheet, [west[0], west[1] + 0.02], 'Vorrin Head'), top(sheet, [east[0], east[1] + 0.02], 'East Vorrin'), hut(sheet, [0.3, 0.25], 'Senn Hut'), hut(sheet, [2.78, 0.2], 'road end'), stream(sheet, 1.49, 1.0), track(sheet, [[0.3, 0.25], [0.5, 0.55], [0.62, 0.95], west, [1.2, 1.38], saddle, [1.9, 1.33], east, [2.45, 0.85], [2.78, 0.2]]), letter(sheet, west, '1'), letter(sheet, saddle, '2'), letter(sheet, east, '3')]);
+    // From the saddle water runs south; a path keeps beside it down to the road.
+    const water = [...hallin.stream(saddle[0], saddle[1] - 0.12), [1.5, 0.46], [1.6, 0.3], [1.64, 0.12], [1.66, 0]];
+    const way = [saddle, ...water.filter(([, y], i) => i % 6 === 3 && y > 0.6).map(([x, y]) => [x + 0.06, y]), [1.56, 0.5], [1.7, 0.3], [1.74, 0.1]];
+    console.error('map-hallin-route: the way down, km', way.slice(1).reduce((km, [x, y], i) => km + Math.hypot(x - way[i][0], y - way[i][1]), 0).toFixed(2), 'heights', way.map((place) => Math.round(hallin.at(...place))).join(' '));
+    add('map-hallin-route', sheet, [top(sheet, west, 'Vorrin Head', 0.02), top(sheet, east, 'East Vorrin', 0.02), hut(sheet, [0.3, 0.25], 'Senn Hut'), hut(sheet, [2.78, 0.2], 'road end'), path(smooth(sheet.line(water)), 'blue', 1.8), road(sheet, [[0, 0.12], [0.6, 0.1], [1.2, 0.14], [1.8, 0.1], [2.4, 0.13], [2.78, 0.2]]), track(sheet, [[0.3, 0.25], [0.5, 0.55], [0.62, 0.95], west, [1.2, 1.38], saddle, [1.9, 1.33], east, [2.45, 0.85], [2.78, 0.2]]), track(sheet, way), letter(sheet, west, '1'), letter(sheet, saddle, '2'), letter(sheet, east, '3')]);
   }
   { // Three spurs with two re-entrants between them.
     const sheet = new MapSheet(brann, { east: 63, north: 28 });
