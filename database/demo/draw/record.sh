@@ -37,4 +37,16 @@ film() { # name, frames a second: frames stand in $work/name-NNN.svg
 node "$here/films.mjs" "$work"
 film film-lightning 5
 film film-front 5
+
+solutions() { # exam: a frame is a step, and stands for four seconds
+  mkdir -p "$here/../$1/sound"
+  for first in "$work/$1"/solve-*-000.svg; do
+    name=$(basename "${first%-000.svg}")
+    for frame in "$work/$1/$name"-*.svg; do rsvg-convert -w 480 "$frame" -o "${frame%.svg}.png"; done
+    ffmpeg -loglevel error -y -framerate 1/4 -i "$work/$1/$name-%03d.png" -r 5 -c:v libx264 -preset veryslow -crf 26 -pix_fmt yuv420p -movflags +faststart -an "$here/../$1/sound/$name.mp4"
+  done
+}
+node "$here/solutions.mjs" "$work"
+solutions licence
+solutions warden
 ls -l "$out"
