@@ -8,6 +8,7 @@ use App\Handbook\HandbookFile;
 use App\Workshop\Lint\Giveaways;
 use App\Workshop\Lint\Numbers;
 use App\Workshop\Lint\Papers;
+use App\Workshop\Lint\Pictures;
 use App\Workshop\Lint\Reasons;
 use App\Workshop\Lint\Sections;
 use App\Workshop\Lint\Texts;
@@ -60,6 +61,7 @@ final class BankLint
                 ...Units::gapFaults($questions),
                 ...Numbers::faults($questions),
                 ...Papers::faults($read),
+                ...Pictures::faults($folder, $questions),
                 ...SeriesSheets::faults($read),
                 ...Texts::mediaFaults($read->shelf, $texts),
                 ...Texts::formulaFaults($texts),

@@ -140,3 +140,35 @@ test('every drawing has a size, its own dark colours, and nothing that runs or l
     expect(drawing).not.toMatch(/<script|<image|<foreignObject|\son\w+=|href=|url\((?!#)/);
   }
 });
+
+type Point = [number, number];
+
+/** How a rope runs along itself in a drawing, from one end to the other: over or under, at each crossing. */
+function walked(file: string): string {
+  const drawing = readFileSync(PICTURES + file, 'utf8');
+  const lines = [...drawing.matchAll(/<polyline class="rope" points="([^"]+)"/g)].map(([, points = '']) =>
+    points.split(' ').map((point) => point.split(',').map(Number) as Point),
+  );
+  const [rope = [], ...over] = lines;
+  const side = (p: Point, q: Point, r: Point) => (q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]);
+  const part = (i: number): [Point, Point] => [rope[i] ?? [0, 0], rope[i + 1] ?? [0, 0]];
+  const passes: [number, number][] = [];
+  for (let i = 0; i < rope.length - 1; i++)
+    for (let j = i + 2; j < rope.length - 1; j++) {
+      const [[a, b], [c, d]] = [part(i), part(j)];
+      if (side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0) passes.push([i, j], [j, i]);
+    }
+  // The piece that is drawn last where two pieces cross lies above.
+  const above = (i: number) =>
+    over.findLastIndex((piece) => piece.some(([x, y]) => x === rope[i]?.[0] && y === rope[i]?.[1]));
+  return passes
+    .sort(([i], [j]) => i - j)
+    .map(([here, there]) => (above(here) > above(there) ? 'O' : 'U'))
+    .join('');
+}
+
+test('each knot is the one that its name says', () => {
+  // Both by turns over and under, from end to end: three crossings make an overhand, four a figure of eight.
+  expect(walked('knot-overhand.svg')).toMatch(/^(OU){3}$|^(UO){3}$/);
+  expect(walked('knot-eight.svg')).toMatch(/^(OU){4}$|^(UO){4}$/);
+});

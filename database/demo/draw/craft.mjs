@@ -1,3 +1,4 @@
+import { claim, distance, lineAt } from './claims.mjs';
 import { area, arrow, circle, ellipse, line, n, path, poly, rect, smooth, text } from './sheet.mjs';
 
 const round4 = (value) => Math.round(value * 10000) / 10000;
@@ -54,6 +55,7 @@ const strand = (list, cls = 'rope') => poly(list, 'halo', 16) + poly(list, 'line
 export function craft() {
   const out = {};
   const regions = {};
+  const claims = {};
   const W = 480;
 
   { // A base-plate compass with 235° set.
@@ -65,6 +67,7 @@ export function craft() {
       area([bear(cx, cy, needle, 56), bear(cx, cy, needle + 90, 7), bear(cx, cy, needle - 90, 7)], 'redink'), area([bear(cx, cy, needle + 180, 56), bear(cx, cy, needle + 90, 7), bear(cx, cy, needle - 90, 7)], 'paper', 'stroke="#1f2c26"'), circle(cx, cy, 4, 'ink'),
       ...Array.from({ length: 11 }, (_, i) => line(140, 40 + i * 25, i % 2 ? 146 : 150, 40 + i * 25)), text(30, 60, 'travel arrow', { size: 11 }), line(104, 56, 232, 40, 'faint', 1), text(30, 300, 'scale', { size: 11 }), line(62, 296, 142, 290, 'faint', 1)]];
     regions['compass.svg'] = { index: spot(240, 96, 18), needle: spot(...bear(cx, cy, needle, 46), 18), arrow: spot(...bear(cx, cy, -set, 58), 17), north: spot(...bear(cx, cy, -set, r - 10), 14), scale: box(138, 60, 156, 280) };
+    claims['nav-bea-06'] = claim('angle from the travel arrow, seen from the middle of the dial, degrees', [-5, 5], regions['compass.svg'], [W, H], (x, y) => (Math.atan2(x - cx, cy - y) * 180) / Math.PI);
   }
   { // Two norths and an angle between them.
     const cx = 240, cy = 250;
@@ -84,6 +87,8 @@ export function craft() {
     const drift = [[225, 90], [238, 80], [254, 75], [270, 80], [264, 88], [261, 98], [276, 118], [305, 142], [350, 176], [400, 203], [472, 232]];
     out['lee-slope'] = [W, H, [rect(8, 8, W - 16, 264, 'sky'), `<path class="snow" d="${smooth(drift)}L472 236L370 204L300 154L245 88L225 92Z" stroke="#6b756f"/>`, area([[8, 236], [80, 216], [160, 156], [225, 88], [225, 94], [160, 164], [80, 224], [8, 244]], 'snow', 'stroke="#6b756f"'), ground(land, 272), ...[60, 90, 120].map((y) => arrow(30, y, 130, y, 'blue', 2)), text(30, 46, 'wind for two days'), text(70, 186, 'blown thin', { size: 11, anchor: 'middle', halo: true }), line(96, 190, 122, 186, 'soft', 1)]];
     regions['lee-slope.svg'] = { lee: shape([[262, 78], [290, 78], [390, 180], [360, 204], [300, 156], [262, 112]]), windward: shape([[90, 196], [150, 140], [210, 80], [222, 96], [170, 160], [100, 214]]), crest: spot(236, 84, 13), runout: spot(440, 226, 28) };
+    const thick = (x) => (x < 225 ? 4 : lineAt(land, x) - lineAt(drift.filter(([u], i) => i === 0 || u > Math.max(...drift.slice(0, i).map(([v]) => v))), x));
+    claims['haz-sno-05'] = claim('thickness of the snow, px', [10, 60], regions['lee-slope.svg'], [W, H], thick);
   }
   out['snow-pit'] = [W, 280, [['new snow, loose', 34, 'paper'], ['wind slab, knife', 60, 'snow'], ['weak layer, fist: loose grains', 14, 'cold'], ['old snow, one finger', 70, 'snow'], ['ice crust', 8, 'water'], ['ground', 30, 'earth']].reduce(([y, parts], [name, h, cls]) => [y + h, [...parts, rect(40, y, 180, h, cls, 'stroke="#1f2c26" stroke-width="1"'), line(220, y + h / 2, 240, y + h / 2, 'soft', 1), text(246, y + h / 2 + 4, name)]], [24, []])[1]];
   { // A river with four places to cross.
@@ -91,16 +96,19 @@ export function craft() {
     const banks = [[[0, 120], [70, 110], [120, 128], [150, 170], [190, 190], [240, 176], [300, 120], [370, 96], [430, 120], [480, 130]], [[0, 176], [60, 168], [90, 184], [118, 222], [186, 240], [262, 222], [322, 196], [372, 204], [432, 178], [480, 180]]];
     out['river'] = [W, H, [rect(8, 8, W - 16, 314, 'wood'), `<path class="water" d="${smooth(banks[0])}L480 180${smooth([...banks[1]].reverse()).replace('M', 'L')}Z" stroke="#2c6a92"/>`, ellipse(330, 150, 26, 12, 'rock', 'stroke="#6b756f"'), ellipse(374, 150, 17, 9, 'rock', 'stroke="#6b756f"'), ...[[40, 140], [56, 152], [30, 156], [70, 140]].map(([x, y]) => ellipse(x, y, 7, 5, 'rock', 'stroke="#1f2c26"')), path('M128 196q8 -8 14 4', 'blue', 2), path('M140 212q8 -8 14 4', 'blue', 2), arrow(210, 206, 250, 200, 'blue', 2.5), ...[450, 458, 466].map((x) => line(x, 128, x, 182, 'line', 1.5)), text(452, 116, 'fall', { size: 11, anchor: 'end' }), text(44, 196, 'boulders', { size: 11, anchor: 'middle' }), text(350, 84, 'wide, gravel', { size: 11, anchor: 'middle' }), text(150, 262, 'undercut outer bank', { size: 11, anchor: 'middle' }), text(30, 40, 'the river flows to the right; width of the sheet: 800 m', { size: 11 })]];
     regions['river.svg'] = { braids: box(298, 100, 394, 200), bend: spot(160, 218, 36), boulders: spot(48, 148, 34), fall: box(436, 116, 478, 186) };
+    claims['haz-riv-05'] = claim('width of the river, px', [75, 200], regions['river.svg'], [W, H], (x) => lineAt(banks[1], x) - lineAt(banks[0], x));
   }
   { // A splinted forearm.
     const H = 230, { spot, box } = regionsOf(W, H);
     out['splint'] = [W, H, [path('M20 86C70 70 120 76 150 82L330 92C352 92 366 84 384 82C420 78 452 84 452 92C452 98 430 98 420 98C446 98 462 104 460 112C458 118 436 116 424 114C448 118 458 124 454 132C450 138 430 132 418 130C436 136 442 142 438 148C430 154 406 146 390 142L340 140L150 146C110 152 60 156 20 146Z', 'skin', 1.5, 'stroke="#1f2c26"'), path('M376 84C372 66 384 54 396 52C404 54 398 66 396 80', 'skin', 1.5, 'stroke="#1f2c26"'), rect(34, 74, 362, 14, 'rock', 'rx="5" stroke="#1f2c26"'), rect(34, 140, 362, 14, 'rock', 'rx="5" stroke="#1f2c26"'), ...[44, 120, 240, 320, 366].map((x) => rect(x, 70, 20, 88, 'cloth', 'rx="2" stroke="#1f2c26"')), text(54, 190, 'elbow', { anchor: 'middle' }), text(230, 190, 'splints and bandages', { anchor: 'middle' }), text(376, 190, 'wrist', { anchor: 'middle' }), text(440, 190, 'fingers', { anchor: 'middle' })]];
     regions['splint.svg'] = { fingers: box(405, 78, 466, 154), elbow: box(20, 70, 104, 158), splint: box(118, 70, 394, 158), thumb: spot(390, 58, 12) };
+    claims['med-inj-05'] = claim('beyond the end of the splint, px', [10, 100], regions['splint.svg'], [W, H], (x) => x - 396);
   }
   { // A lower over an edge.
     const H = 300, { spot } = regionsOf(W, H);
     out['lower'] = [W, H, [ground([[8, 150], [60, 140], [120, 140], [290, 140], [306, 148], [312, 290]], 292, 'rock'), ellipse(70, 118, 42, 34, 'rock', 'stroke="#1f2c26" stroke-width="1.5"'), path('M148 118C128 100 84 92 34 106', 'rope2', 4), path('M148 118C128 132 84 140 36 130', 'rope2', 4), circle(154, 118, 7, 'line', 'stroke-width="3" fill="none"'), walker(206, 128, 1.1), path('M206 118C192 132 172 130 158 122', 'rope2', 3), poly([[162, 116], [199, 119]], 'rope', 4), poly([[161, 114], [230, 112], [292, 130], [308, 146]], 'rope', 4), line(308, 146, 322, 236, 'rope', 4), walker(326, 258, 1.1), text(70, 76, 'boulder', { anchor: 'middle', size: 11 }), text(322, 140, 'bare, sharp edge', { size: 11 }), text(120, 92, 'karabiner', { size: 11 }), text(150, 158, 'clipped to it', { size: 11 })]];
     regions['lower.svg'] = { edge: spot(306, 144, 20), boulder: spot(66, 118, 34), karabiner: spot(154, 118, 16), client: spot(326, 246, 26), guide: spot(200, 116, 26) };
+    claims['rope-anc-04'] = claim('distance from where the rope bends over rock, px', [0, 10], regions['lower.svg'], [W, H], (x, y) => Math.hypot(x - 308, y - 146));
   }
   out['anchor-angle'] = [W, 260, [[75, 30], [205, 90], [375, 120]].map(([x, d]) => { const l = bear(x, 190, -d / 2, 95), r = bear(x, 190, d / 2, 95); return [circle(...l, 6, 'ink'), circle(...r, 6, 'ink'), line(...l, x, 190, 'blue', 3), line(...r, x, 190, 'blue', 3), arc(x, 190, 40, -d / 2, d / 2), text(x, 142, `${d}°`, { anchor: 'middle', halo: true }), arrow(x, 190, x, 236, 'red', 3), text(x + 10, 232, '4 kN', { cls: 'redink' })]; })];
   { // Knots.
@@ -126,6 +134,7 @@ export function craft() {
     const H = 320, { spot, box } = regionsOf(W, H);
     out['landing'] = [W, H, [rect(8, 8, W - 16, 304, 'wood'), ...Array.from({ length: 9 }, (_, i) => { const r = 26 + i * 13; return path(`M8 ${8 + r}C${8 + r * 0.9} ${8 + r} ${8 + r * 1.5} ${8 + r * 0.6} ${8 + r * 1.5} 8`, 'brown', 1); }), rect(250, 150, 140, 90, 'earth', 'rx="14" stroke="#6b756f"'), ...[[60, 240], [84, 256], [104, 232], [76, 276], [122, 262], [140, 240]].map(([x, y]) => circle(x, y, 12, 'wood', 'stroke="#27612f" stroke-width="2"')), line(300, 10, 440, 130, 'line', 1.5), line(308, 8, 448, 126, 'line', 1.5), rect(326, 32, 6, 12, 'ink'), rect(424, 112, 6, 12, 'ink'), area([[180, 172], [196, 144], [212, 172]], 'warm', 'stroke="#1f2c26"'), area([[186, 204], [202, 176], [218, 204]], 'warm', 'stroke="#1f2c26"'), ellipse(410, 290, 60, 22, 'water', 'stroke="#2c6a92"'), arrow(20, 150, 90, 150, 'blue', 3), text(20, 140, 'wind', { cls: 'blueink' }), text(320, 200, 'level turf', { anchor: 'middle' }), text(196, 222, 'loose tents', { anchor: 'middle', size: 11 }), text(400, 74, 'wires', { size: 11 }), text(100, 300, 'wood', { size: 11, anchor: 'middle' }), text(44, 58, 'steep slope', { size: 11, halo: true }), text(410, 294, 'tarn', { size: 11, anchor: 'middle' })]];
     regions['landing.svg'] = { turf: box(252, 150, 392, 242), tents: spot(198, 178, 34), wires: spot(378, 66, 44), slope: box(10, 12, 180, 110), wood: spot(98, 250, 44) };
+    claims['res-sig-04'] = claim('distance from wires, tents, trees and the slope, px', [60, 400], regions['landing.svg'], [W, H], (x, y) => Math.max(0, Math.min(distance([x, y], [[304, 9], [444, 128]]) - 4, Math.hypot(x - 198, y - 174) - 30, Math.hypot(x - 98, y - 250) - 40, Math.hypot(x - 8, (y - 8) * 1.4) - 195)));
   }
   out['order-of-march'] = [W, 170, [ground([[8, 140], [120, 132], [240, 118], [360, 98], [472, 84]], 160), ...[[420, 84, 'leader'], [366, 92, 'slowest'], [310, 102, ''], [256, 112, ''], [202, 120, ''], [148, 126, ''], [80, 132, 'strong, last']].map(([x, y, name]) => walker(x, y, 0.9) + text(x, y - 30, name, { size: 11, anchor: 'middle' }))]];
   out['leapfrog'] = [W, 170, [line(30, 90, 450, 90, 'soft', 1.2, 'stroke-dasharray="5 5"'), arrow(30, 150, 120, 150, 'line', 2), text(30, 142, 'bearing', { size: 11 }), walker(60, 90), walker(200, 90), walker(340, 90, 1, 'soft'), path('M206 70C240 40 300 40 334 66', 'red', 2), text(60, 116, '1 sights', { size: 11, anchor: 'middle' }), text(200, 116, '2 is lined up, stands', { size: 11, anchor: 'middle' }), text(340, 116, 'the next leap', { size: 11, anchor: 'middle' })]];
@@ -164,5 +173,5 @@ export function craft() {
     out['senn-water'] = [W, 300, [rect(8, 8, W - 16, 284, 'wood'), path(smooth([[150, 8], [170, 80], [220, 150], [230, 220], [250, 292]]), 'blue', 12), path(smooth([[330, 8], [310, 70], [262, 120], [222, 156]]), 'blue', 8), line(214, 256, 262, 246, 'line', 6), text(270, 250, 'footbridge, 4 km round'), tag(168, 70, 'A'), tag(300, 76, 'B'), tag(226, 196, 'C'), rect(60, 120, 12, 12, 'ink'), text(52, 112, 'Senn Hut'), rect(410, 60, 12, 12, 'ink'), text(400, 52, 'camp', { anchor: 'end' }), text(20, 280, 'north is up; the water flows south', { size: 11 })]];
   }
   out['path-erosion'] = [W, 190, [ground([[8, 60], [150, 66], [170, 90], [200, 104], [240, 98], [280, 106], [310, 88], [330, 66], [472, 60]], 180), ...[30, 60, 90, 120, 350, 380, 410, 440].map((x) => line(x, 62, x - 3, 48, 'green', 1.5) + line(x, 62, x + 3, 48, 'green', 1.5)), path('M170 96q12 -6 24 6t26 -4t30 4t34 -6t26 -2', 'blue', 1.5), arrow(150, 40, 330, 40), arrow(330, 40, 150, 40), text(240, 32, '6 m', { anchor: 'middle' }), text(240, 140, 'mud where turf was', { anchor: 'middle' })]];
-  return { out, regions };
+  return { out, regions, claims };
 }

@@ -10,9 +10,12 @@ for (const [exam, parts] of [['licence', [maps(), sky(), craft()]], ['warden', [
   const folder = new URL(`../${exam}/pictures/`, import.meta.url).pathname;
   mkdirSync(folder, { recursive: true });
   const regions = {};
+  const claims = {};
   for (const part of parts) {
     for (const [name, [width, height, shapes]] of Object.entries(part.out)) writeFileSync(`${folder}${name}.svg`, drawing(width, height, shapes));
+    Object.assign(claims, part.claims);
     for (const [picture, areas] of Object.entries(part.regions)) if (Object.keys(areas).length) regions[picture] = areas;
   }
   writeFileSync(`${folder}regions.json`, JSON.stringify(regions, null, 1) + '\n');
+  writeFileSync(`${folder}claims.json`, JSON.stringify(claims, null, 1) + '\n');
 }

@@ -1,5 +1,6 @@
 import { arrow, circle, line, n, path, poly, rect, smooth, text } from './sheet.mjs';
-import { MapSheet, Terrain } from './terrain.mjs';
+import { claim } from './claims.mjs';
+import { KM, MapSheet, Terrain } from './terrain.mjs';
 
 export const hallin = new Terrain({
   base: 180, tilt: [0, 10],
@@ -97,5 +98,25 @@ export function maps() {
   }
   console.error('hallin', JSON.stringify({ west: hallin.level(0.75, 1.38).map(n), wh: Math.round(hallin.at(...hallin.level(0.75, 1.38))), east: hallin.level(2.2, 1.24).map(n), eh: Math.round(hallin.at(...hallin.level(2.2, 1.24))), saddle: hallin.level(1.5, 1.4).map((v) => v.toFixed(2)), sh: Math.round(hallin.at(...hallin.level(1.5, 1.4))), hut: Math.round(hallin.at(0.3, 0.25)), road: Math.round(hallin.at(2.78, 0.2)) }));
   delete regions['map-legs.svg'].slopes;
-  return { out, regions };
+  const size = (name) => [out[name][0], out[name][1]];
+  /** Measured on the ground, at a place in km. */
+  const on = (name, measure, range, at) => claim(measure, range, regions[`${name}.svg`], size(name), (x, y, region) => at((x - 26) / KM, 2.25 - (y - 8) / KM, region));
+  const bearing = ([x, y], [u, v]) => ((Math.atan2(u - x, v - y) * 180) / Math.PI + 360) % 360;
+  const off = (degrees, wanted) => Math.abs(((degrees - wanted + 540) % 360) - 180);
+  const goal = [1.75, 1.05], start = [0.62, 1.6];
+  const along = [(goal[0] - start[0]) / Math.hypot(goal[0] - start[0], goal[1] - start[1]), (goal[1] - start[1]) / Math.hypot(goal[0] - start[0], goal[1] - start[1])];
+  const legs = { ab: [[2.6, 0.3], [2.0, 0.75]], bc: [[2.0, 0.75], [1.5, 1.25]], cd: [[1.5, 1.25], [1.0, 1.25]], steep: [[1.0, 1.25], [0.6, 1.25]], ef: [[0.6, 1.25], [0.55, 1.75]] };
+  const claims = {
+    'nav-con-06': on('map-hallin', 'least rise to east and west and fall to north and south within 200 m, m', [1, 200], (x, y) => Math.min(...[-0.2, 0.2].flatMap((d) => [hallin.at(x + d, y) - hallin.at(x, y), hallin.at(x, y) - hallin.at(x, y + d)]))),
+    'nav-con-07': on('map-brann', 'how much higher the ground is 120 m to both sides of the fall line, m', [2, 100], (x, y) => {
+      const fall = (brann.aspect(x, y) * Math.PI) / 180;
+      const [u, v] = [0.12 * Math.cos(fall), -0.12 * Math.sin(fall)];
+      return (brann.at(x + u, y + v) + brann.at(x - u, y - v)) / 2 - brann.at(x, y);
+    }),
+    'nav-con-08': on('map-legs', 'slope of the leg, degrees', [20, 60], (x, y, leg) => (Math.atan(Math.abs(shoulder.at(...legs[leg][0]) - shoulder.at(...legs[leg][1])) / (1000 * Math.hypot(legs[leg][0][0] - legs[leg][1][0], legs[leg][0][1] - legs[leg][1][1]))) * 180) / Math.PI),
+    'nav-map-06': on('map-hallin-grid', 'distance from the middle of square 427 182, km', [0, 0.1], (x, y) => Math.hypot(41 + x - 42.75, 17 + y - 18.25)),
+    'nav-rel-06': on('map-fix', 'how far the bearings to mast and top are from 315 and 045, degrees', [0, 3], (x, y) => Math.max(off(bearing([x, y], [0.45, 1.55]), 315), off(bearing([x, y], [2.45, 1.55]), 45))),
+    'nav-rel-07': on('map-catch', 'distance beyond the bothy along the bearing, km', [0.2, 1], (x, y) => (x - goal[0]) * along[0] + (y - goal[1]) * along[1]),
+  };
+  return { out, regions, claims };
 }

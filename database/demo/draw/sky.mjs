@@ -1,3 +1,4 @@
+import { claim, distance, lineAt } from './claims.mjs';
 import { area, arrow, circle, ellipse, line, n, path, poly, rect, smooth, text } from './sheet.mjs';
 
 const share = (w, h) => (x, y) => [Math.round((x / w) * 10000) / 10000, Math.round((y / h) * 10000) / 10000];
@@ -40,6 +41,7 @@ const axis = (x, y, w, h, xs, ys, xname, yname) => [
 export function sky() {
   const out = {};
   const regions = {};
+  const claims = {};
   const W = 480, H = 330;
   const sp = spot(W, H), bx = box(W, H);
 
@@ -51,6 +53,7 @@ export function sky() {
     circle(255, 240, 4, 'ink'), text(263, 252, 'Corvane', { bold: true, halo: true }), arrow(60, 40, 110, 40, 'line', 2), text(60, 30, 'the low moves east', { size: 11 }),
   ]];
   regions['chart-fronts.svg'] = { cold: { polygon: [[190, 135], [222, 140], [210, 190], [180, 245], [125, 300], [95, 285], [145, 228], [175, 175]].map(([x, y]) => share(W, H)(x, y)) }, warm: { polygon: [[222, 130], [345, 200], [392, 268], [362, 280], [318, 225], [258, 175], [222, 150]].map(([x, y]) => share(W, H)(x, y)) }, low: sp(205, 100, 24), occlusion: bx(178, 50, 214, 96) };
+  claims['wx-sys-06'] = claim('distance from the line with triangles, px', [0, 20], regions['chart-fronts.svg'], [W, H], (x, y) => distance([x, y], cold));
 
   out['chart-wind'] = [W, H, [
     isobar(90, 160, 50, 40, '996'), isobar(90, 165, 82, 72, '1000'), isobar(94, 165, 112, 100, '1004'), isobar(98, 165, 142, 128, '1008'),
@@ -60,6 +63,9 @@ export function sky() {
     ...[['A', 205, 60], ['B', 315, 150], ['C', 395, 150], ['D', 42, 200]].map(([name, x, y]) => circle(x, y, 11, 'paper', 'stroke="#96301f" stroke-width="2"') + text(x, y + 4.5, name, { anchor: 'middle', bold: true, cls: 'redink' })),
   ]];
   regions['chart-wind.svg'] = { windy: bx(272, 30, 352, 290), calm: bx(360, 30, 425, 290), low: sp(90, 160, 45), gap: bx(180, 30, 262, 290) };
+  // Where isobars cross the middle of the chart, from the low to the high.
+  const across = [[90, 992], [140, 996], [172, 1000], [206, 1004], [240, 1008], [274, 1012], [299, 1016], [325, 1020], [351, 1024], [434, 1028]];
+  claims['wx-sys-07'] = claim('change of pressure in 100 px, hPa', [14, 30], regions['chart-wind.svg'], [W, H], (x) => Math.abs(lineAt(across, x + 12) - lineAt(across, x - 12)) / 0.24);
 
   out['chart-before'] = [W, 240, [front([[120, 20], [112, 90], [96, 160], [70, 222]], 'cold'), circle(380, 120, 5, 'ink'), text(380, 142, 'Corvane', { bold: true, anchor: 'middle' }), text(20, 26, '06:00', { size: 16, bold: true }), line(300, 215, 400, 215, 'line', 2), text(350, 208, '100 km', { size: 11, anchor: 'middle' })]];
 
@@ -72,6 +78,7 @@ export function sky() {
     cloud(100, 236, 0.55), cloud(164, 222, 0.4), rect(18, 272, 96, 9, 'cloud', 'rx="4" stroke="#6b756f"'), rect(34, 262, 60, 7, 'cloud', 'rx="3" stroke="#6b756f"'),
   ]];
   regions['clouds.svg'] = { lens: bx(190, 122, 308, 162), thunder: { polygon: [[318, 82], [478, 82], [470, 140], [440, 140], [440, 270], [355, 270], [355, 200], [385, 130]].map(([x, y]) => share(W, H)(x, y)) }, veil: bx(50, 22, 182, 62), fairweather: bx(68, 186, 190, 246), fog: bx(18, 252, 126, 284) };
+  claims['wx-clo-06'] = claim('distance from the stacked almonds over the ridge, px', [0, 15], regions['clouds.svg'], [W, H], (x, y) => Math.hypot(x - 250, y - 141));
 
   const warmFront = [[20, 240], [120, 215], [230, 175], [350, 120], [472, 54]];
   out['front-warm'] = [W, 280, [rect(8, 8, W - 16, 232, 'sky'), area([[8, 240], ...warmFront, [472, 8], [8, 8]], 'warm'), area([[8, 240], ...warmFront, [472, 240]], 'cold'), path(smooth(warmFront), 'red', 2.5), rect(8, 240, W - 16, 26, 'earth'), line(8, 240, 472, 240),
@@ -99,6 +106,8 @@ export function sky() {
       text(412, 236, 'dip', { size: 11, anchor: 'middle' }), text(16, 130, 'hollow in', { size: 11 }), text(16, 143, 'the rock', { size: 11 }), text(318, 216, 'lone tree', { size: 11, anchor: 'middle' }), text(190, 150, 'top', { size: 11, anchor: 'middle' })]];
     const sp3 = spot(W, 300);
     regions['storm-places.svg'] = { dip: { rectangle: [...share(W, 300)(372, 180), ...share(W, 300)(462, 262)] }, summit: sp3(170, 112, 18), cave: sp3(118, 150, 18), tree: sp3(318, 160, 34), slope: sp3(230, 150, 16), foot: sp3(352, 212, 16) };
+    // Below the line of the ground towards both sides, and out of reach of the tree and the top.
+    claims['wx-sto-06'] = claim('least distance from top, tree and rock, px', [90, 300], regions['storm-places.svg'], [W, 300], (x, y) => Math.min(Math.hypot(x - 170, y - 120), Math.hypot(x - 318, y - 180), Math.hypot(x - 118, y - 150)));
   }
   { // Hours of rain and the level of a stream.
     const x = 60, y = 220, w = 380, h = 160;
@@ -110,5 +119,5 @@ export function sky() {
     const tide = (t) => 3 + 2.4 * Math.cos((2 * Math.PI * (t - 14.667)) / 12.333);
     out['tide'] = [W, 270, [axis(x, y, w, h, [8, 10, 12, 14, 16, 18, 20].map((t) => [(t - 8) / 13, `${t}:00`]), [0, 1, 2, 3, 4, 5, 6].map((v) => [v / 6, v]), 'time', 'height of tide, m'), path(smooth(Array.from({ length: 27 }, (_, i) => [x + (i / 26) * w, y - (tide(8 + i / 2) / 6) * h])), 'blue', 2.5), line(x, y - (3.5 / 6) * h, x + w, y - (3.5 / 6) * h, 'red', 1.5, 'stroke-dasharray="6 4"'), text(x + w, y - (3.5 / 6) * h - 6, 'causeway, 3.5 m', { size: 11, anchor: 'end', cls: 'redink' })]];
   }
-  return { out, regions };
+  return { out, regions, claims };
 }

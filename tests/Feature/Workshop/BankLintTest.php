@@ -33,8 +33,11 @@ final class BankLintTest extends TestCase
         $warden = (new BankLint())->of(database_path('demo/warden'));
 
         self::assertSame([[], []], [$licence['faults'], $warden['faults']]);
-        self::assertGreaterThanOrEqual(280, array_sum($licence['counts']['kind']));
-        self::assertGreaterThanOrEqual(60, array_sum($warden['counts']['kind']));
+        self::assertGreaterThanOrEqual(360, array_sum($licence['counts']['kind']));
+        self::assertGreaterThanOrEqual(110, array_sum($warden['counts']['kind']));
+        self::assertCount(11, $licence['counts']['kind']);
+        self::assertCount(11, $warden['counts']['kind']);
+        self::assertSame(['case' => 1, 'passage' => 1, 'series' => 1], $warden['counts']['unit']);
         self::assertCount(8, $licence['counts']['topic']);
         self::assertSame(['case' => 10, 'passage' => 6, 'series' => 5], $licence['counts']['unit']);
         self::assertGreaterThanOrEqual(15, $licence['counts']['kind']['picture']);
@@ -280,6 +283,37 @@ final class BankLintTest extends TestCase
             self::question('nav-con-06', ['targets' => [['region' => 'moon', 'why' => 'x']]]),
             'has no region "moon"',
         ];
+        yield 'a key that its picture does not prove' => [
+            'nav',
+            self::question('nav-con-06', ['targets' => [['region' => 'knoll', 'why' => 'x']], 'decoys' => []]),
+            'at "knoll", which is a target, and the key lies from 1 to 200',
+        ];
+        yield 'a decoy that its picture proves' => [
+            'nav',
+            self::question('nav-con-06', ['decoys' => [['region' => 'saddle', 'why' => 'x']]]),
+            'at "saddle", which is a decoy',
+        ];
+        yield 'a picture on which nothing is measured' => [
+            'nav',
+            self::question('nav-con-06', ['id' => 'nav-con-99']),
+            'nav-con-99: nothing is measured on its picture',
+        ];
+        yield 'a measure of no question' => [
+            'nav',
+            self::question('nav-con-06', ['id' => 'nav-con-99']),
+            'claims.json: there is no picture question "nav-con-06"',
+        ];
+        yield 'a section that says too little' => ['nav', self::section(120), 'has 120 words; between 250 and 450'];
+        yield 'a section that says too much' => ['nav', self::section(451), 'has 451 words; between 250 and 450'];
+        yield 'a section that no question needs' => [
+            'law',
+            fn (array $all): array => array_map(
+                fn (array $one): array => ['references' => array_values(array_diff($one['references'], ['law.group']))]
+                    + $one,
+                $all,
+            ),
+            'law.group is referred to by',
+        ];
         yield 'a gap without its mark' => [
             'nav',
             self::question('nav-rel-09', ['stem' => 'Only [[along]] is left.']),
@@ -292,6 +326,19 @@ final class BankLintTest extends TestCase
         return fn (
             array $all,
         ): array => array_map(fn (array $question): array => $question['id'] === $id ? $change + $question : $question, $all);
+    }
+
+    /** Gives the first section of the handbook so many words. */
+    private static function section(int $words): callable
+    {
+        return function (array $all) use ($words): array {
+            $file = sys_get_temp_dir().'/uplandia-lint-'.getmypid().'/handbook/1-nav.md';
+            $body = implode(' ', array_fill(0, $words, 'word'));
+            $text = (string) file_get_contents($file);
+            file_put_contents($file, preg_replace('/(## nav\.map: [^\n]*\n).*?(?=\n## )/s', "$1{$body}\n", $text, 1));
+
+            return $all;
+        };
     }
 
     private static function everyRow(callable $change): callable
