@@ -18,6 +18,7 @@ use Illuminate\Support\Str;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Recipe;
+use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
@@ -29,6 +30,9 @@ final class Crowd
     private const EXAM = 'refuge-warden';
 
     private const QUESTIONS = 20;
+
+    /** Their single answers stand alone, so that each save is like any other. */
+    private const TOPICS = ['radio', 'book', 'water.waste', 'food.store'];
 
     /** One in so many has handed in, looks at the result and says what lay behind it. */
     private const STUDIES = 10;
@@ -66,7 +70,11 @@ final class Crowd
     public function gather(int $people): array
     {
         $exam = Exam::query()->where('slug', self::EXAM)->firstOrFail();
-        $recipe = new Recipe(new Filters(), self::QUESTIONS, Mode::Untimed);
+        $recipe = new Recipe(
+            new Filters(topics: self::TOPICS, kinds: [Kind::Single]),
+            self::QUESTIONS,
+            Mode::Untimed,
+        );
         for ($i = 0; $i < $people; $i++) {
             $user = User::query()
                 ->create([

@@ -85,7 +85,7 @@ for (const [size, viewport] of Object.entries({
       await expect(page.getByText(/^6 questions on Mountain weather and Rope and knots/)).toBeVisible();
       await expect(fits(page, /^Mountain weather/)).toHaveAccessibleName(/4 drawn/);
       await page.getByRole('textbox', { name: 'How many of Rope and knots' }).fill('99');
-      await expect(page.getByRole('alert')).toContainText('Rope and knots has 31 of the 99 asked for.');
+      await expect(page.getByRole('alert')).toContainText('Rope and knots has 34 of the 99 asked for.');
       await page.getByRole('textbox', { name: 'How many of Rope and knots' }).fill('1');
       await begins(page).click();
       await isFirst(page, 5);
@@ -199,14 +199,14 @@ test('hand-picked by keyboard alone', async ({ page }) => {
 });
 
 test('a time for each question moves on by itself, and nobody goes back', async ({ page }) => {
-  await open(page, 'Petra Quill', '/build?exam=refuge-warden&pools=&count=3&mode=timed');
+  await open(page, 'Petra Quill', '/build?exam=refuge-warden&topics=radio&kinds=single&pools=&count=3&mode=timed');
   await page.getByRole('combobox', { name: 'What the clock is for' }).selectOption('each');
   const seconds = page.getByRole('textbox', { name: 'Seconds for each question' });
   await seconds.fill('4');
   await expect(page.getByText('A question has between 5 and 3,600 seconds').first()).toBeVisible();
   await seconds.fill('6');
   await page.getByRole('checkbox', { name: 'ask how sure I am' }).uncheck();
-  await expect(page.getByText(/^3 questions on all topics.*1\s+min$/)).toBeVisible();
+  await expect(page.getByText(/^3 questions on .*1\s+min$/)).toBeVisible();
   await begins(page).click();
   await isFirst(page, 3);
   await expect(page.getByText('How sure?')).toHaveCount(0);

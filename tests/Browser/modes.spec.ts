@@ -72,7 +72,7 @@ test('tutor, whole: tries before the key, the first of which counts, and a note 
 
 test('untimed, whole: to a question by its number, and one’s own time on it', async ({ page }) => {
   await signInAs(page, 'Petra Quill');
-  await beginWith(page, 'pools=&count=12&mode=untimed', 'refuge-warden');
+  await beginWith(page, 'topics=radio,book&kinds=single&pools=&count=12&mode=untimed', 'refuge-warden');
   await expect(page.getByText('on this one')).toHaveCount(0);
   await page.getByRole('button', { name: 'Look', exact: true }).click();
   await page.getByRole('checkbox', { name: 'My time on each question' }).check();

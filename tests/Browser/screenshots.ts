@@ -52,7 +52,7 @@ test('every main view', async ({ page }) => {
   await page.getByText('To take with you').waitFor();
   await shoot(page, 'review');
 
-  await begin(page, { mode: 'Timed', questions: 40 });
+  await begin(page, { mode: 'Timed', questions: 30 });
   for (let i = 0; i < 7; i++) {
     if (i !== 3) await choose(page, i % 4);
     if (i === 2 || i === 5) await page.getByRole('button', { name: 'Flag', exact: true }).click();

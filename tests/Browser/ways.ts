@@ -16,7 +16,10 @@ export async function of(page: Page, exam: ExamName): Promise<void> {
   await page.evaluate((slug) => localStorage.setItem('uplandia.exam', slug), exam);
 }
 
-/** Builds a test and begins it. The Certificate has single answers only, so what a test does is the same every time. */
+/** Subtopics of the Certificate whose single answers all stand alone: nothing that is taken whole comes with them. */
+const ALONE = 'radio,book,water.waste,food.store';
+
+/** Builds a test of single answers and begins it, so that what a test does is the same every time. */
 export async function begin(
   page: Page,
   {
@@ -26,7 +29,9 @@ export async function begin(
     exam = 'refuge-warden',
   }: { mode: 'Tutor' | 'Timed'; questions: number; minutes?: number; exam?: ExamName },
 ): Promise<void> {
-  await beginWith(page, `pools=&mode=${mode.toLowerCase()}&count=${questions}&minutes=${minutes ?? ''}`, exam);
+  const topics = exam === 'refuge-warden' ? `topics=${ALONE}&` : '';
+  const choices = `${topics}kinds=single&pools=&mode=${mode.toLowerCase()}`;
+  await beginWith(page, `${choices}&count=${questions}&minutes=${minutes ?? ''}`, exam);
 }
 
 /**

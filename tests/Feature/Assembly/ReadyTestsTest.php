@@ -202,13 +202,13 @@ final class ReadyTestsTest extends TestCase
         $page
             ->assertJsonPath('questions', 59)
             ->assertJsonPath('marks', '88')
-            ->assertJsonPath('bank', 323)
+            ->assertJsonPath('bank', 363)
             ->assertJsonPath('breakAfter', 'Ground knowledge')
             ->assertJsonPath('cut', '65')
             ->assertJsonPath('scaleCut', 160)
             ->assertJsonPath('kinds.single', DB::table('questions')->where('kind', 'single')->count());
-        self::assertSame(323, array_sum($page->json('topics.*.questions')));
-        self::assertSame(323, array_sum($page->json('kinds')));
+        self::assertSame(363, array_sum($page->json('topics.*.questions')));
+        self::assertSame(363, array_sum($page->json('kinds')));
     }
 
     public function test_attempts_at_a_series_are_counted_and_the_best_is_told(): void

@@ -48,7 +48,8 @@ final class KilledServerTest extends TestCase
         $this->ask('GET', '/api/session');
         self::assertSame(200, $this->ask('POST', '/api/session/demo', ['person' => 'wren'])[0]);
         [$status, $built] = $this->ask('POST', '/api/exams/refuge-warden/tests', [
-            'topics' => ['water', 'fire'],
+            'topics' => ['radio', 'book'],
+            'kinds' => ['single'],
             'pools' => [],
             'count' => 20,
             'mode' => 'timed',

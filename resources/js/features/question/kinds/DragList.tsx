@@ -1,22 +1,20 @@
 import { closestCenter, DndContext } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import type { ReactNode } from 'react';
+import { useLayoutEffect } from 'react';
 import { SILENT, useGrips } from './drag';
-import { Grip } from './Grip';
+import type { Holds } from './useHolds';
 
-/** Items that a pointer or a finger can drag to another place. The keyboard has buttons of its own in each. */
+/** Lets a pointer or a finger drag items to another place. The keyboard has buttons of its own in each. */
 export default function DragList({
   ids,
   locked,
-  labelledBy,
+  holds,
   onMove,
-  children,
 }: {
   ids: readonly string[];
   locked: boolean;
-  labelledBy: string;
+  holds: Holds;
   onMove: (from: number, to: number) => void;
-  children: (id: string, place: number) => ReactNode;
 }) {
   const grips = useGrips(locked);
   return (
@@ -30,31 +28,23 @@ export default function DragList({
       }}
     >
       <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
-        <ol aria-labelledby={labelledBy} className="grid gap-2">
-          {ids.map((id, place) => (
-            <Item key={id} id={id} locked={locked}>
-              {children(id, place)}
-            </Item>
-          ))}
-        </ol>
+        {ids.map((id) => (
+          <Item key={id} id={id} locked={locked} holds={holds} />
+        ))}
       </SortableContext>
     </DndContext>
   );
 }
 
-function Item({ id, locked, children }: { id: string; locked: boolean; children: ReactNode }) {
+/** Draws nothing: it takes hold of an item that is there. */
+function Item({ id, locked, holds }: { id: string; locked: boolean; holds: Holds }) {
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id, disabled: locked });
-  return (
-    <li
-      ref={setNodeRef}
-      style={{
-        transform: transform ? `translateY(${Math.round(transform.y)}px)` : undefined,
-        transition: transition ?? undefined,
-      }}
-      className={`flex items-stretch rounded-field border border-base-content/50 bg-base-100 ${isDragging ? 'relative z-10 border-primary ring-1 ring-primary' : ''}`}
-    >
-      {!locked && <Grip listeners={listeners} />}
-      {children}
-    </li>
-  );
+  const { nodeOf, tell } = holds;
+  const y = transform ? Math.round(transform.y) : null;
+  useLayoutEffect(() => setNodeRef(nodeOf(id)), [setNodeRef, nodeOf, id]);
+  useLayoutEffect(() => {
+    const style = { transform: y === null ? undefined : `translateY(${y}px)`, transition: transition ?? undefined };
+    tell(id, { listeners, isDragging, style });
+  }, [tell, id, listeners, isDragging, y, transition]);
+  return null;
 }

@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Markdown } from '../../../ui/Markdown';
@@ -5,14 +6,16 @@ import { plain } from '../../../ui/plain';
 import { Grip } from './Grip';
 import type { KindProps } from './kind';
 import { dragList } from './parts';
+import { useHolds } from './useHolds';
 import { useNear } from './useNear';
 
 /** Items to be put in order: dragged, or moved with buttons or with the arrow keys on them. */
 export function Ordering({ body, response, locked, labelledBy, onAnswer }: KindProps<'ordering'>) {
   const [told, setTold] = useState('');
   // Without it there are the buttons.
-  const [drag, around] = useNear(dragList, { wanted: !locked, replaces: true });
+  const [drag, around] = useNear(dragList, !locked);
   const DragList = drag?.default;
+  const { held, put, holds } = useHolds();
   const ids = response?.order ?? body.items.map(({ id }) => id);
   const byId = new Map(body.items.map((item) => [item.id, item.text]));
   const move = (from: number, to: number) => {
@@ -49,13 +52,23 @@ export function Ordering({ body, response, locked, labelledBy, onAnswer }: KindP
   );
   return (
     <div {...around} className="grid max-w-[75ch] gap-3">
-      {DragList ? (
-        <DragList ids={ids} locked={locked} labelledBy={labelledBy} onMove={move}>
-          {item}
-        </DragList>
-      ) : (
-        <Still ids={ids} locked={locked} labelledBy={labelledBy} item={item} />
-      )}
+      <ol aria-labelledby={labelledBy} className="grid gap-2">
+        {ids.map((id, place) => (
+          <li
+            key={id}
+            ref={put(id)}
+            style={held[id]?.style}
+            className={clsx(
+              'flex items-stretch rounded-field border border-base-content/50 bg-base-100',
+              held[id]?.isDragging && 'relative z-10 border-primary ring-1 ring-primary',
+            )}
+          >
+            {!locked && <Grip listeners={held[id]?.listeners} />}
+            {item(id, place)}
+          </li>
+        ))}
+      </ol>
+      {DragList && <DragList ids={ids} locked={locked} holds={holds} onMove={move} />}
       <p role="status" className="sr-only">
         {told}
       </p>
@@ -72,30 +85,6 @@ export function Ordering({ body, response, locked, labelledBy, onAnswer }: KindP
         </p>
       )}
     </div>
-  );
-}
-
-/** The same list until what drags has come. */
-function Still({
-  ids,
-  locked,
-  labelledBy,
-  item,
-}: {
-  ids: readonly string[];
-  locked: boolean;
-  labelledBy: string;
-  item: (id: string, place: number) => ReactNode;
-}) {
-  return (
-    <ol aria-labelledby={labelledBy} className="grid gap-2">
-      {ids.map((id, place) => (
-        <li key={id} className="flex items-stretch rounded-field border border-base-content/50">
-          {!locked && <Grip />}
-          {item(id, place)}
-        </li>
-      ))}
-    </ol>
   );
 }
 

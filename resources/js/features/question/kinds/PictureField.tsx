@@ -29,7 +29,7 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
   const zoomer = useRef<Zoomer>(null);
   const [view, setView] = useState(WHOLE);
   // Without it the picture is as large as it is.
-  const [part, around] = useNear(zoom, { wanted: true, replaces: false });
+  const [part, around] = useNear(zoom);
   const zoomable = part?.zoomable;
   useEffect(() => {
     if (!zoomable || !frame.current) return;

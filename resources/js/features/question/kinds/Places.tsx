@@ -1,20 +1,8 @@
 import clsx from 'clsx';
 import { GripVertical } from 'lucide-react';
-import type { CSSProperties, HTMLAttributes, ReactNode, Ref } from 'react';
+import type { ReactNode, Ref } from 'react';
 import { Markdown } from '../../../ui/Markdown';
-
-/** What dragging knows of a place; without it, a place lies still. */
-export interface Held {
-  ref?: Ref<HTMLElement & HTMLLIElement & HTMLDivElement>;
-  listeners?: HTMLAttributes<HTMLElement> | undefined;
-  style?: CSSProperties;
-  /** It is what is being dragged. */
-  isDragging?: boolean;
-  /** What is dragged is over it. */
-  isOver?: boolean;
-  /** Something is being dragged that could be put here. */
-  waiting?: boolean;
-}
+import type { Held } from './useHolds';
 
 export interface Part {
   id: string;
@@ -39,15 +27,23 @@ export function Choices({ groups, children }: { groups: boolean; children: React
 }
 
 /** A group, and what is in it. */
-export function Group({ group, items, held }: { group: Part; items: readonly Part[]; held?: Held }) {
+export function Group(props: {
+  ref: Ref<HTMLLIElement>;
+  group: Part;
+  items: readonly Part[];
+  held: Held | undefined;
+  /** Something is being dragged that could be put here. */
+  waiting: boolean;
+}) {
+  const { ref, group, items, held, waiting } = props;
   return (
     <li
-      ref={held?.ref}
+      ref={ref}
       className={clsx(
         'min-h-12 rounded-field border border-dashed px-3 py-2 max-sm:text-sm sm:min-h-16',
         held?.isOver
           ? 'border-primary bg-base-200 ring-1 ring-primary'
-          : held?.waiting
+          : waiting
             ? 'border-primary'
             : 'border-base-content/50',
       )}
@@ -66,11 +62,17 @@ export function Group({ group, items, held }: { group: Part; items: readonly Par
 }
 
 /** A choice that can be dragged onto rows. */
-export function Chip(props: { choice: Part; used: boolean; locked: boolean; held?: Held }) {
-  const { choice, used, locked, held } = props;
+export function Chip(props: {
+  ref: Ref<HTMLLIElement>;
+  choice: Part;
+  used: boolean;
+  locked: boolean;
+  held: Held | undefined;
+}) {
+  const { ref, choice, used, locked, held } = props;
   return (
     <li
-      ref={held?.ref}
+      ref={ref}
       {...held?.listeners}
       style={held?.style}
       title={held?.listeners && 'Drag'}

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { useId, type ReactNode } from 'react';
+import { useId, useState, type ReactNode } from 'react';
 import { Markdown } from '../../../ui/Markdown';
 import { plain } from '../../../ui/plain';
 import { having, orNothing } from '../response';
@@ -7,6 +7,7 @@ import { Grip } from './Grip';
 import type { KindProps } from './kind';
 import { dragRows } from './parts';
 import { Chip, Choices, Group } from './Places';
+import { useHolds } from './useHolds';
 import { useNear } from './useNear';
 
 /** Longer lists of choices open as a menu, short ones lie open. */
@@ -24,9 +25,13 @@ export function Rows({
 }: KindProps<'true_false_grid' | 'matching' | 'grouping'>) {
   const drags = body.kind !== 'true_false_grid';
   const groups = body.kind === 'grouping';
-  const [drag, around] = useNear(dragRows, { wanted: drags && !locked, replaces: true });
+  const [drag, around] = useNear(dragRows, drags && !locked);
   const DragRows = drag?.default;
+  const { held, put, holds } = useHolds();
+  const [waiting, setWaiting] = useState(false);
   const chosen = response?.rows ?? {};
+  const choiceIds = body.choices.map(({ id }) => `c-${id}`);
+  const rowIds = body.rows.map(({ id }) => `r-${id}`);
   const choose = (row: string, choice: string) => onAnswer(orNothing({ rows: having(response?.rows, row, choice) }));
   const show = (row: (typeof body.rows)[number], grip: ReactNode = null) => (
     <Row
@@ -42,33 +47,49 @@ export function Rows({
   );
   return (
     <div {...around} role="group" aria-labelledby={labelledBy} className="grid max-w-[75ch] gap-2">
-      {DragRows ? (
+      {drags && (
+        <Choices groups={groups}>
+          {body.choices.map((choice) => {
+            const id = `c-${choice.id}`;
+            const its = body.rows.filter((row) => chosen[row.id] === choice.id);
+            return groups ? (
+              <Group key={id} ref={put(id)} group={choice} items={its} held={held[id]} waiting={waiting} />
+            ) : (
+              <Chip key={id} ref={put(id)} choice={choice} used={its.length > 0} locked={locked} held={held[id]} />
+            );
+          })}
+        </Choices>
+      )}
+      {body.rows.map((row) => {
+        const id = `r-${row.id}`;
+        const hold = held[id];
+        return (
+          <div
+            key={id}
+            ref={put(id)}
+            style={hold?.style}
+            className={clsx(
+              'rounded-field bg-base-100',
+              hold?.isDragging && 'relative z-10 ring-1 ring-primary',
+              hold?.isOver ? 'ring-2 ring-primary' : waiting && !groups && 'ring-1 ring-primary/50',
+            )}
+          >
+            {show(row, groups && !locked && <Grip listeners={hold?.listeners} />)}
+          </div>
+        );
+      })}
+      {DragRows && (
         <DragRows
-          into={groups ? 'groups' : 'rows'}
-          rows={body.rows}
-          choices={body.choices}
-          chosen={chosen}
+          dragged={groups ? rowIds : choiceIds}
+          taking={groups ? choiceIds : rowIds}
           locked={locked}
-          onChoose={choose}
-        >
-          {(row, grip) => show(body.rows.find(({ id }) => id === row.id) ?? { ...row, choices: null }, grip)}
-        </DragRows>
-      ) : (
-        <>
-          {drags && (
-            <Choices groups={groups}>
-              {body.choices.map((choice) => {
-                const its = body.rows.filter(({ id }) => chosen[id] === choice.id);
-                return groups ? (
-                  <Group key={choice.id} group={choice} items={its} />
-                ) : (
-                  <Chip key={choice.id} choice={choice} used={its.length > 0} locked={locked} />
-                );
-              })}
-            </Choices>
-          )}
-          {body.rows.map((row) => show(row, groups && !locked && <Grip />))}
-        </>
+          holds={holds}
+          onHold={setWaiting}
+          onDrop={(what, where) => {
+            const [row, choice] = groups ? [what, where] : [where, what];
+            choose(row.slice(2), choice.slice(2));
+          }}
+        />
       )}
     </div>
   );

@@ -1,13 +1,15 @@
 import { MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
 
+// The same each time, or what goes by them would never come to rest.
+const MOUSE = { activationConstraint: { distance: 4 } };
+// A finger that only passes by scrolls the page.
+const TOUCH = { activationConstraint: { delay: 150, tolerance: 6 } };
+const NONE: never[] = [];
+
 /** How a mouse and a finger take hold of something. */
 export function useGrips(locked: boolean) {
-  const sensors = useSensors(
-    useSensor(MouseSensor, { activationConstraint: { distance: 4 } }),
-    // A finger that only passes by scrolls the page.
-    useSensor(TouchSensor, { activationConstraint: { delay: 150, tolerance: 6 } }),
-  );
-  return locked ? [] : sensors;
+  const sensors = useSensors(useSensor(MouseSensor, MOUSE), useSensor(TouchSensor, TOUCH));
+  return locked ? NONE : sensors;
 }
 
 /** What was moved is told by the question itself, in our words. */
