@@ -63,10 +63,10 @@ export function craft() {
     const ticks = Array.from({ length: 72 }, (_, i) => i * 5).map((d) => { const a = d - set; return line(...bear(cx, cy, a, r), ...bear(cx, cy, a, r - (d % 30 ? (d % 10 ? 5 : 8) : 12)), 'line', d % 30 ? 1 : 2) + (d % 30 ? '' : text(...bear(cx, cy, a, r - 24).map((v, k) => v + 4 * k), d === 0 ? 'N' : d, { size: 12, anchor: 'middle', bold: d === 0 })); });
     const needle = 28;
     out['compass'] = [W, H, [rect(140, 14, 200, 306, 'cloth', 'rx="14" stroke="#1f2c26"'), line(240, 22, 240, 84, 'red', 3), poly([[230, 40], [240, 22], [250, 40]], 'red', 3), circle(cx, cy, r + 8, 'paper', 'stroke="#1f2c26" stroke-width="2"'), ...ticks,
-      poly([bear(cx, cy, -set - 7, 52), bear(cx, cy, -set, 64), bear(cx, cy, -set + 7, 52)], 'red', 2.5), line(...bear(cx, cy, -set, 62), ...bear(cx, cy, -set + 180, 62), 'red', 1.2),
+      poly([bear(cx, cy, -set - 9, 38), bear(cx, cy, -set, 50), bear(cx, cy, -set + 9, 38)], 'red', 2.5), line(...bear(cx, cy, -set, 48), ...bear(cx, cy, -set + 180, 62), 'red', 1.2),
       area([bear(cx, cy, needle, 56), bear(cx, cy, needle + 90, 7), bear(cx, cy, needle - 90, 7)], 'redink'), area([bear(cx, cy, needle + 180, 56), bear(cx, cy, needle + 90, 7), bear(cx, cy, needle - 90, 7)], 'paper', 'stroke="#1f2c26"'), circle(cx, cy, 4, 'ink'),
       ...Array.from({ length: 11 }, (_, i) => line(140, 40 + i * 25, i % 2 ? 146 : 150, 40 + i * 25)), text(30, 60, 'travel arrow', { size: 11 }), line(104, 56, 232, 40, 'faint', 1), text(30, 300, 'scale', { size: 11 }), line(62, 296, 142, 290, 'faint', 1)]];
-    regions['compass.svg'] = { index: spot(240, 96, 18), needle: spot(...bear(cx, cy, needle, 46), 18), arrow: spot(...bear(cx, cy, -set, 58), 17), north: spot(...bear(cx, cy, -set, r - 10), 14), scale: box(138, 60, 156, 280) };
+    regions['compass.svg'] = { index: spot(240, 96, 18), needle: spot(...bear(cx, cy, needle, 46), 18), arrow: spot(...bear(cx, cy, -set, 44), 17), north: spot(...bear(cx, cy, -set, r - 10), 14), scale: box(138, 60, 156, 280) };
     claims['nav-bea-06'] = claim('angle from the travel arrow, seen from the middle of the dial, degrees', [-5, 5], regions['compass.svg'], [W, H], (x, y) => (Math.atan2(x - cx, cy - y) * 180) / Math.PI);
   }
   { // Two norths and an angle between them.

@@ -14,6 +14,9 @@ export const teal = new Terrain({
   base: 150, tilt: [12, 95],
   hills: [[220, 0.6, 1.7, 0.5, 0.4, 60], [180, 2.5, 1.6, 0.4, 0.4], [30, 1.5, 0.55, 0.35, 0.22, 80]],
 });
+const tealTop = teal.level(2.5, 1.68);
+/** What bearings are taken of: the top itself, and a mast at the same northing. */
+export const fix = { mast: [0.45, tealTop[1]], peak: tealTop };
 export const shoulder = new Terrain({
   base: 450, tilt: [-45, 20],
   hills: [[360, 0.55, 1.2, 0.75, 0.3, 0], [110, 1.5, 1.3, 0.6, 0.45, 80], [60, 2.3, 0.7, 0.5, 0.3, 110]],
@@ -72,10 +75,10 @@ export function maps() {
   }
   { // Two towers to take bearings from.
     const sheet = new MapSheet(teal, { east: 52, north: 8 });
-    const mast = [0.45, 1.55], peak = [2.45, 1.55];
+    const { mast, peak } = fix;
     // Seen from the walker: mast at 315°, peak at 045° (grid), so that the walker stands where the back bearings cross.
-    const place = [(mast[0] + peak[0]) / 2, 1.55 - (peak[0] - mast[0]) / 2];
-    add('map-fix', sheet, [stream(sheet, 1.5, 1.9), mark(sheet.px(...mast), 'mast'), top(sheet, peak, 'Teal Top'), hut(sheet, [1.05, 0.3], 'Ash Hut'), hut(sheet, [2.6, 0.35], 'chapel')], [], { place: sheet.spot(...place, 0.12), mirrored: sheet.spot(1.45, 2.1, 0.15), hut: sheet.spot(1.05, 0.3, 0.1), chapel: sheet.spot(2.6, 0.35, 0.1), east: sheet.spot(2.45, 0.55, 0.12), west: sheet.spot(0.45, 0.55, 0.12) });
+    const place = [(mast[0] + peak[0]) / 2, peak[1] - (peak[0] - mast[0]) / 2];
+    add('map-fix', sheet, [stream(sheet, 1.5, 1.9), mark(sheet.px(...mast), 'mast'), top(sheet, peak, 'Teal Top'), hut(sheet, [1.05, 0.3], 'Ash Hut'), hut(sheet, [2.6, 0.35], 'chapel')], [], { place: sheet.spot(...place, 0.12), mirrored: sheet.spot(1.45, 2.1, 0.15), hut: sheet.spot(1.05, 0.3, 0.1), chapel: sheet.spot(2.6, 0.35, 0.1), east: sheet.spot(peak[0], 0.95, 0.12), west: sheet.spot(mast[0], 0.95, 0.12) });
     const goal = [1.75, 1.05];
     add('map-catch', sheet, [wall(sheet, [[0.6, 0.05], [1.1, 0.75], [1.3, 1.0]]), hut(sheet, goal, 'Cairn Bothy'), track(sheet, [[2.1, 2.2], [2.12, 1.4], [2.2, 0.8], [2.3, 0.05]], 2), arrow(...sheet.px(0.7, 1.55), ...sheet.px(1.6, 1.12), 'red', 2.5), mark(sheet.px(0.62, 1.6), 'start', { dx: -8, anchor: 'end' }), stream(sheet, 1.5, 1.9)], [], { track: { polygon: [sheet.share(2.0, 2.15), sheet.share(2.25, 2.15), sheet.share(2.32, 0.9), sheet.share(2.42, 0.08), sheet.share(2.17, 0.08), sheet.share(2.07, 0.9)] }, wall: sheet.spot(1.1, 0.75, 0.2), bothy: sheet.spot(...goal, 0.1), start: sheet.spot(0.62, 1.6, 0.12) });
   }
@@ -115,7 +118,7 @@ export function maps() {
     }),
     'nav-con-08': on('map-legs', 'slope of the leg, degrees', [20, 60], (x, y, leg) => (Math.atan(Math.abs(shoulder.at(...legs[leg][0]) - shoulder.at(...legs[leg][1])) / (1000 * Math.hypot(legs[leg][0][0] - legs[leg][1][0], legs[leg][0][1] - legs[leg][1][1]))) * 180) / Math.PI),
     'nav-map-06': on('map-hallin-grid', 'distance from the middle of square 427 182, km', [0, 0.1], (x, y) => Math.hypot(41 + x - 42.75, 17 + y - 18.25)),
-    'nav-rel-06': on('map-fix', 'how far the bearings to mast and top are from 315 and 045, degrees', [0, 3], (x, y) => Math.max(off(bearing([x, y], [0.45, 1.55]), 315), off(bearing([x, y], [2.45, 1.55]), 45))),
+    'nav-rel-06': on('map-fix', 'how far the bearings to mast and top are from 315 and 045, degrees', [0, 3], (x, y) => Math.max(off(bearing([x, y], fix.mast), 315), off(bearing([x, y], fix.peak), 45))),
     'nav-rel-07': on('map-catch', 'distance beyond the bothy along the bearing, km', [0.2, 1], (x, y) => (x - goal[0]) * along[0] + (y - goal[1]) * along[1]),
   };
   return { out, regions, claims };

@@ -28,7 +28,8 @@ function front(list, kind) {
   return out.join('');
 }
 
-const isobar = (x, y, rx, ry, value, turn = 0) => `<g transform="rotate(${turn} ${x} ${y})">${ellipse(x, y, rx, ry, 'soft', 'stroke-width="1.2" fill="none"')}</g>` + text(x, y + ry + 4, value, { size: 10, anchor: 'middle', halo: true });
+/** Its figure stands below, or at its left where fronts run below. */
+const isobar = (x, y, rx, ry, value, left = false) => ellipse(x, y, rx, ry, 'soft', 'stroke-width="1.2" fill="none"') + text(left ? x - rx : x, left ? y + 4 : y + ry + 4, value, { size: 10, anchor: 'middle', halo: true });
 
 const cloud = (x, y, s, more = '') => path(`M${n(x - 40 * s)} ${n(y)}c${n(-14 * s)} 0 ${n(-14 * s)} ${n(-20 * s)} ${n(2 * s)} ${n(-20 * s)}c0 ${n(-16 * s)} ${n(20 * s)} ${n(-20 * s)} ${n(26 * s)} ${n(-8 * s)}c${n(8 * s)} ${n(-14 * s)} ${n(30 * s)} ${n(-10 * s)} ${n(28 * s)} ${n(6 * s)}c${n(18 * s)} ${n(-2 * s)} ${n(20 * s)} ${n(22 * s)} ${n(2 * s)} ${n(22 * s)}Z`, 'cloud', 1, `stroke="#6b756f" ${more}`);
 const hills = (list, height) => area([...list, [list[list.length - 1][0], height], [list[0][0], height]], 'earth') + poly(list, 'line', 1.5);
@@ -48,11 +49,11 @@ export function sky() {
   const cold = [[205, 130], [190, 180], [160, 235], [110, 290]];
   const warm = [[205, 130], [270, 165], [330, 215], [375, 270]];
   out['chart-fronts'] = [W, H, [
-    isobar(205, 110, 38, 26, '980'), isobar(205, 118, 82, 56, '988'), isobar(208, 128, 132, 92, '996'), isobar(210, 140, 185, 132, '1004'),
-    text(205, 116, 'L', { size: 26, bold: true, anchor: 'middle' }), front(cold, 'cold'), front([...warm], 'warm'), front([[190, 60], [196, 95], [205, 130]].reverse().reverse(), 'occluded'),
-    circle(255, 240, 4, 'ink'), text(263, 252, 'Corvane', { bold: true, halo: true }), arrow(60, 40, 110, 40, 'line', 2), text(60, 30, 'the low moves east', { size: 11 }),
+    isobar(205, 110, 38, 26, '980', true), isobar(205, 118, 82, 56, '988', true), isobar(208, 128, 132, 92, '996', true), isobar(210, 140, 185, 132, '1004', true),
+    text(225, 120, 'L', { size: 24, bold: true, anchor: 'middle' }), front(cold, 'cold'), front([...warm], 'warm'), front([[190, 60], [196, 95], [205, 130]].reverse().reverse(), 'occluded'),
+    circle(255, 240, 4, 'ink'), text(263, 252, 'Corvane', { bold: true, halo: true }), arrow(16, 314, 66, 314, 'line', 2), text(16, 304, 'the low moves east', { size: 11 }),
   ]];
-  regions['chart-fronts.svg'] = { cold: { polygon: [[190, 135], [222, 140], [210, 190], [180, 245], [125, 300], [95, 285], [145, 228], [175, 175]].map(([x, y]) => share(W, H)(x, y)) }, warm: { polygon: [[222, 130], [345, 200], [392, 268], [362, 280], [318, 225], [258, 175], [222, 150]].map(([x, y]) => share(W, H)(x, y)) }, low: sp(205, 100, 24), occlusion: bx(178, 50, 214, 96) };
+  regions['chart-fronts.svg'] = { cold: { polygon: [[190, 135], [222, 140], [210, 190], [180, 245], [125, 300], [95, 285], [145, 228], [175, 175]].map(([x, y]) => share(W, H)(x, y)) }, warm: { polygon: [[222, 130], [345, 200], [392, 268], [362, 280], [318, 225], [258, 175], [222, 150]].map(([x, y]) => share(W, H)(x, y)) }, low: sp(225, 110, 16), occlusion: bx(178, 50, 214, 96) };
   claims['wx-sys-06'] = claim('distance from the line with triangles, px', [0, 20], regions['chart-fronts.svg'], [W, H], (x, y) => distance([x, y], cold));
 
   out['chart-wind'] = [W, H, [

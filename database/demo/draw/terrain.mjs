@@ -132,11 +132,14 @@ export class MapSheet {
           if (x < this.left + 40 || x > this.left + this.w - 40 || y < this.top + 24 || y > this.top + this.h - 24) continue;
           const [dx, dy] = [line[i + 4][0] - line[i - 4][0], line[i + 4][1] - line[i - 4][1]];
           const turn = Math.abs(Math.atan2(dy, dx));
-          const score = Math.min(turn, Math.PI - turn) + Math.abs(x - this.left - this.w * 0.4) / 2000;
-          if (best === null || score < best.score) best = { score, x, y, turn: (Math.atan(dy / (dx || 1e-9)) * 180) / Math.PI };
+          // A figure's top points uphill, so best where the ground rises up the page, and else upside down.
+          const [, north] = terrain.gradient((x - this.left) / KM, terrain.height - (y - this.top) / KM);
+          const score = Math.min(turn, Math.PI - turn) + Math.abs(x - this.left - this.w * 0.4) / 2000 + (north > 0 ? 0 : 3);
+          const along = (Math.atan(dy / (dx || 1e-9)) * 180) / Math.PI;
+          if (best === null || score < best.score) best = { score, x, y, turn: north > 0 ? along : along + 180 };
         }
       }
-      if (best && this.labels) labels.push(text(best.x, best.y + 3.5, value, { size: 10, anchor: 'middle', cls: 'brownink', turn: best.turn, halo: true }));
+      if (best && this.labels) labels.push(text(best.x, best.y + (Math.abs(best.turn) > 90 ? -3.5 : 3.5), value, { size: 10, anchor: 'middle', cls: 'brownink', turn: best.turn, halo: true }));
     }
     return out.join('') + labels.join('');
   }
