@@ -68,7 +68,8 @@ export function sky() {
   const across = [[90, 992], [140, 996], [172, 1000], [206, 1004], [240, 1008], [274, 1012], [299, 1016], [325, 1020], [351, 1024], [434, 1028]];
   claims['wx-sys-07'] = claim('change of pressure in 100 px, hPa', [14, 30], regions['chart-wind.svg'], [W, H], (x) => Math.abs(lineAt(across, x + 12) - lineAt(across, x - 12)) / 0.24);
 
-  out['chart-before'] = [W, 240, [front([[120, 20], [112, 90], [96, 160], [70, 222]], 'cold'), circle(380, 120, 5, 'ink'), text(380, 142, 'Corvane', { bold: true, anchor: 'middle' }), text(20, 26, '06:00', { size: 16, bold: true }), line(300, 215, 400, 215, 'line', 2), text(350, 208, '100 km', { size: 11, anchor: 'middle' })]];
+  // A pixel is a kilometre; at the height of Corvane the front is 180 km away, as the handbook reckons.
+  out['chart-before'] = [W, 240, [front([[215, 20], [207, 90], [191, 160], [165, 222]], 'cold'), circle(380, 120, 5, 'ink'), text(380, 142, 'Corvane', { bold: true, anchor: 'middle' }), text(20, 26, '06:00', { size: 16, bold: true }), line(300, 215, 400, 215, 'line', 2), text(350, 208, '100 km', { size: 11, anchor: 'middle' })]];
 
   // Clouds by height, over a ridge.
   out['clouds'] = [W, H, [
