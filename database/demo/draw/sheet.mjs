@@ -10,7 +10,8 @@ svg{font-family:'Atkinson Hyperlegible',Verdana,sans-serif;font-size:13px}
 .paper{fill:#1e2925}.ink{fill:#ebe5d4}.line{stroke:#ebe5d4}.soft{stroke:#a8b3ac}.faint{stroke:#4b5b54}
 .brown{stroke:#c08a5c}.brownink{fill:#e5ae82}.blue{stroke:#7ab4d6}.blueink{fill:#9cc8e2}.red{stroke:#f2a594}.redink{fill:#f2a594}.green{stroke:#9fd6a3}
 .water{fill:#24404f}.wood{fill:#2a3d2c}.rock{fill:#4a4a42}.earth{fill:#3a3427}.snow{fill:#35424a}.cloud{fill:#3e4a4d}.sky{fill:#202d2c}.skin{fill:#5c4a3a}.cloth{fill:#33454a}.warm{fill:#52392a}.cold{fill:#2a3d4d}.halo{stroke:#1e2925}
-.rope{stroke:#e5a06c}.rope2{stroke:#7ab4d6}}
+.rope{stroke:#e5a06c}.rope2{stroke:#7ab4d6}
+[stroke="#1f2c26"]{stroke:#ebe5d4}[stroke="#6b756f"]{stroke:#a8b3ac}[stroke="#2c6a92"]{stroke:#7ab4d6}[stroke="#27612f"]{stroke:#9fd6a3}[stroke="#96301f"]{stroke:#f2a594}[stroke="#a3683a"]{stroke:#c08a5c}}
 @media (prefers-contrast:more){.soft,.faint{stroke:currentColor}}`.replaceAll('\n', '');
 
 export const n = (value) => String(Math.round(value * 10) / 10);
