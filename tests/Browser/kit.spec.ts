@@ -85,7 +85,9 @@ test('words are marked and struck, by pointer and by keyboard, and stay with the
   await begin(page, { mode: 'Tutor', questions: 2 });
   // The next question is built already, out of sight.
   const stem = (await page.locator('[data-part="stem"]').filter({ visible: true }).textContent())!.trim();
-  const [first = '', second = '', third = ''] = stem.split(' ');
+  const [first = '', second = '', ...others] = stem.split(' ');
+  // A short one would be found within another.
+  const third = others.reduce((longest, word) => (word.length > longest.length ? word : longest), '');
   await select(page, 'stem', first);
   await page.getByRole('button', { name: 'Mark', exact: true }).first().waitFor();
   await page.getByRole('toolbar').getByRole('button', { name: 'Mark' }).click();
