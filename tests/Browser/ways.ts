@@ -165,9 +165,14 @@ export async function dropOpenTests(page: Page, exam: ExamName): Promise<void> {
     const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '');
     const headers = { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token };
     const body = JSON.stringify({ page: 1, state: 'open' });
-    const answer = await fetch(`/api/exams/${slug}/sittings`, { method: 'POST', headers, body });
-    const { tests } = (await answer.json()) as { tests: { id: string }[] };
-    for (const { id } of tests) await fetch(`/api/sittings/${id}`, { method: 'DELETE', headers });
+    // They come in pages, and what is dropped makes room for the next.
+    for (let first: string | undefined, before: string | undefined = ''; first !== before; ) {
+      before = first;
+      const answer = await fetch(`/api/exams/${slug}/sittings`, { method: 'POST', headers, body });
+      const { tests } = (await answer.json()) as { tests: { id: string }[] };
+      for (const { id } of tests) await fetch(`/api/sittings/${id}`, { method: 'DELETE', headers });
+      first = tests[0]?.id;
+    }
   }, exam);
 }
 
