@@ -166,7 +166,7 @@ export async function dropOpenTests(page: Page, exam: ExamName): Promise<void> {
     const headers = { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token };
     const body = JSON.stringify({ page: 1, state: 'open' });
     // They come in pages, and what is dropped makes room for the next.
-    for (let first: string | undefined, before: string | undefined = ''; first !== before; ) {
+    for (let first: string | undefined, before: string | undefined = ''; first !== before;) {
       before = first;
       const answer = await fetch(`/api/exams/${slug}/sittings`, { method: 'POST', headers, body });
       const { tests } = (await answer.json()) as { tests: { id: string }[] };
