@@ -1,5 +1,7 @@
 import { expect, test } from '@playwright/test';
-import { readFileSync } from 'node:fs';
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 
 // What the demo's questions ask of its maps must be true of the ground they were drawn from.
 
@@ -132,6 +134,35 @@ test('targets and decoys of a picture do not overlap in their middles', () => {
       }
     }
   }
+});
+
+test('the pictures, their regions and what was measured are what is drawn now', () => {
+  const folder = mkdtempSync(`${tmpdir()}/uplandia-pictures-`);
+  execFileSync('node', ['database/demo/draw/draw.mjs', folder], { stdio: 'pipe' });
+  for (const exam of ['licence', 'warden']) {
+    const [drawn, kept] = [`${folder}/${exam}/pictures`, `database/demo/${exam}/pictures`];
+    expect(readdirSync(kept).sort()).toEqual(readdirSync(drawn).sort());
+    for (const file of readdirSync(drawn))
+      expect(readFileSync(`${kept}/${file}`, 'utf8') === readFileSync(`${drawn}/${file}`, 'utf8'), file).toBe(true);
+  }
+});
+
+test('a film of a solution says what its written version says', async () => {
+  const { solutions, written } = (await import('../../database/demo/draw/solutions.mjs' as string)) as {
+    solutions: Record<string, Record<string, unknown[]>>;
+    written: (steps: unknown[]) => string;
+  };
+  let films = 0;
+  for (const [exam, solved] of Object.entries(solutions)) {
+    const files = readdirSync(`database/demo/${exam}/questions`);
+    const bank = files.map((file) => readFileSync(`database/demo/${exam}/questions/${file}`, 'utf8')).join('');
+    for (const [question, steps] of Object.entries(solved)) {
+      expect(bank).toContain(`(solve-${question}.mp4 "Written version: ${written(steps)}")`);
+      expect(bank).toContain(`- id: ${question}\n`);
+      films++;
+    }
+  }
+  expect(films).toBeGreaterThanOrEqual(20);
 });
 
 test('every drawing has a size, its own dark colours, and nothing that runs or loads', () => {

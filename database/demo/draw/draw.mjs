@@ -1,4 +1,4 @@
-// Draws every picture of the demo: node database/demo/draw/draw.mjs
+// Draws every picture of the demo: node database/demo/draw/draw.mjs [folder, if not that of the demo]
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { drawing } from './sheet.mjs';
 import { maps } from './maps.mjs';
@@ -6,8 +6,9 @@ import { sky } from './sky.mjs';
 import { craft } from './craft.mjs';
 import { hut } from './hut.mjs';
 
+const base = process.argv[2] ?? new URL('..', import.meta.url).pathname;
 for (const [exam, parts] of [['licence', [maps(), sky(), craft()]], ['warden', [hut()]]]) {
-  const folder = new URL(`../${exam}/pictures/`, import.meta.url).pathname;
+  const folder = `${base}/${exam}/pictures/`;
   mkdirSync(folder, { recursive: true });
   const regions = {};
   const claims = {};

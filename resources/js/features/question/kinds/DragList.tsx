@@ -1,7 +1,7 @@
 import { closestCenter, DndContext } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useLayoutEffect } from 'react';
-import { SILENT, useGrips } from './drag';
+import { SILENT, useGrips, useNode } from './drag';
 import type { Holds } from './useHolds';
 
 /** Lets a pointer or a finger drag items to another place. The keyboard has buttons of its own in each. */
@@ -39,9 +39,9 @@ export default function DragList({
 /** Draws nothing: it takes hold of an item that is there. */
 function Item({ id, locked, holds }: { id: string; locked: boolean; holds: Holds }) {
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id, disabled: locked });
-  const { nodeOf, tell } = holds;
+  const { tell } = holds;
   const y = transform ? Math.round(transform.y) : null;
-  useLayoutEffect(() => setNodeRef(nodeOf(id)), [setNodeRef, nodeOf, id]);
+  useNode(holds, id, setNodeRef);
   useLayoutEffect(() => {
     const style = { transform: y === null ? undefined : `translateY(${y}px)`, transition: transition ?? undefined };
     tell(id, { listeners, isDragging, style });

@@ -1,6 +1,6 @@
 import { DndContext, pointerWithin, useDraggable, useDroppable } from '@dnd-kit/core';
 import { useLayoutEffect } from 'react';
-import { SILENT, useGrips } from './drag';
+import { SILENT, useGrips, useNode } from './drag';
 import type { Holds } from './useHolds';
 
 /**
@@ -49,9 +49,9 @@ export default function DragRows({
 /** Draws nothing: it takes hold of what is there. */
 function Dragged({ id, locked, holds }: { id: string; locked: boolean; holds: Holds }) {
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id, disabled: locked });
-  const { nodeOf, tell } = holds;
+  const { tell } = holds;
   const moved = transform ? `translate(${Math.round(transform.x)}px, ${Math.round(transform.y)}px)` : undefined;
-  useLayoutEffect(() => setNodeRef(nodeOf(id)), [setNodeRef, nodeOf, id]);
+  useNode(holds, id, setNodeRef);
   useLayoutEffect(
     () => tell(id, { listeners, isDragging, style: { transform: moved } }),
     [tell, id, listeners, isDragging, moved],
@@ -61,8 +61,8 @@ function Dragged({ id, locked, holds }: { id: string; locked: boolean; holds: Ho
 
 function Taking({ id, holds }: { id: string; holds: Holds }) {
   const { setNodeRef, isOver } = useDroppable({ id });
-  const { nodeOf, tell } = holds;
-  useLayoutEffect(() => setNodeRef(nodeOf(id)), [setNodeRef, nodeOf, id]);
+  const { tell } = holds;
+  useNode(holds, id, setNodeRef);
   useLayoutEffect(() => tell(id, { isOver }), [tell, id, isOver]);
   return null;
 }

@@ -1,4 +1,6 @@
 import { MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { useLayoutEffect } from 'react';
+import type { Holds } from './useHolds';
 
 // The same each time, or what goes by them would never come to rest.
 const MOUSE = { activationConstraint: { distance: 4 } };
@@ -10,6 +12,11 @@ const NONE: never[] = [];
 export function useGrips(locked: boolean) {
   const sensors = useSensors(useSensor(MouseSensor, MOUSE), useSensor(TouchSensor, TOUCH));
   return locked ? NONE : sensors;
+}
+
+/** Takes hold of a place that is there. */
+export function useNode({ nodeOf }: Holds, id: string, setNodeRef: (node: HTMLElement | null) => void): void {
+  useLayoutEffect(() => setNodeRef(nodeOf(id)), [setNodeRef, nodeOf, id]);
 }
 
 /** What was moved is told by the question itself, in our words. */

@@ -1,5 +1,5 @@
 import { useQuery, type UseQueryOptions } from '@tanstack/react-query';
-import { startTransition, useEffect, useState } from 'react';
+import { startTransition, useCallback, useEffect, useState } from 'react';
 
 /** One reads before one drags: so long the machine is left to what one reads, and the connection longer. */
 const REST_MS = 400;
@@ -13,14 +13,14 @@ const FETCH_MS = 1_500;
  */
 export function useNear<T>(part: UseQueryOptions<T, Error, T, string[]>, wanted = true) {
   const [near, setNear] = useState(false);
-  const come = () => {
+  const come = useCallback(() => {
     if (wanted) startTransition(() => setNear(true));
-  };
+  }, [wanted]);
   const { data } = useQuery({ ...part, enabled: near });
+  const rest = data ? REST_MS : FETCH_MS;
   useEffect(() => {
-    if (near) return;
-    const timer = window.setTimeout(come, data ? REST_MS : FETCH_MS);
+    const timer = window.setTimeout(come, rest);
     return () => window.clearTimeout(timer);
-  });
+  }, [come, rest]);
   return [near ? data : undefined, { onPointerEnter: come, onFocus: come }] as const;
 }
