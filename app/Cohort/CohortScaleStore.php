@@ -40,8 +40,6 @@ final readonly class CohortScaleStore
                     ->update(['b' => round($scale->b[$version] ?? $b, self::DECIMALS)]);
             }
             $exam->forceFill(['cohort_deviation' => $scale?->deviation])->save();
-            // Questions are as difficult as is known now, so what was estimated by them is of before.
-            DB::table('kept_estimates')->where('exam_id', $exam->id)->increment('evidence');
             $this->tallies->renew($exam->id);
         });
     }

@@ -10,7 +10,7 @@ use stdClass;
 
 /**
  * How many live questions each topic and unit holds, how difficult, and with which tags, kept beside them: a page that
- * shows the bank must not count it. Whoever changes the bank renews them.
+ * shows the bank must not count it. Whoever changes the bank renews them, and with that makes old what goes by it.
  */
 final readonly class Tallies
 {
@@ -34,6 +34,8 @@ final readonly class Tallies
             self::difficulties()->where('questions.exam_id', $exam),
         );
         $this->sets->renew($exam);
+        // What was estimated by the bank as it was is of before.
+        DB::table('kept_estimates')->where('exam_id', $exam)->increment('evidence');
     }
 
     /** @return list<string> how what is kept differs from what is there */

@@ -6,6 +6,8 @@ namespace Tests\Feature\Progress;
 
 use App\Account\User;
 use App\Progress\KeptEstimates;
+use App\Workshop\BankLoader;
+use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -181,6 +183,25 @@ final class ProgressTest extends TestCase
         self::assertSame(0, $recount());
         app(KeptEstimates::class)->renew($this->exam(), $this->user);
         self::assertSame(0, $recount());
+    }
+
+    public function test_a_bank_that_changes_makes_old_what_was_estimated_by_it(): void
+    {
+        $this->sit('rrrrrmmmbrmr');
+        $before = $this->progress()->json('topics');
+        $folder = sys_get_temp_dir().'/uplandia-progress-'.getmypid();
+        (new Filesystem())->copyDirectory(dirname(__DIR__).'/exam', $folder);
+        foreach (glob("{$folder}/questions/*.yaml") ?: [] as $file) {
+            $harder = str_replace('difficulty: easy', 'difficulty: hard', (string) file_get_contents($file));
+            file_put_contents($file, $harder);
+        }
+        app(BankLoader::class)->load($folder);
+        (new Filesystem())->deleteDirectory($folder);
+
+        self::assertSame(0, Artisan::call('recount', ['--user' => $this->user->email]));
+        self::assertNotEquals($before, $this->progress()->json('topics'));
+        self::assertSame(0, Artisan::call('recount', ['--user' => $this->user->email]));
+        self::assertStringContainsString('Estimates recomputed: 1.', Artisan::output());
     }
 
     public function test_nobody_sees_where_others_stand(): void
