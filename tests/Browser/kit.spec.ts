@@ -190,6 +190,27 @@ test('what is to be put in order can be dragged', async ({ page }) => {
   await expect(items.nth(0).locator('[data-part]')).toHaveText(second);
 });
 
+test('what drags is fetched once it is near, and takes no focus away', async ({ page }) => {
+  await signInAs(page, 'Petra Quill');
+  const fetched: string[] = [];
+  page.on('request', (request) => fetched.push(request.url()));
+  const drags = () => fetched.filter((url) => url.includes('DragList')).length;
+  await beginWith(page, 'kinds=single&topics=nav.map&pools=&count=1&mode=untimed');
+  await page.waitForTimeout(2_500);
+  expect(drags()).toBe(0);
+  await beginWith(page, 'kinds=ordering&pools=&count=2&mode=untimed');
+  expect(drags()).toBe(0);
+  const down = page.getByRole('button', { name: /^Move down:/ }).first();
+  const label = (await down.getAttribute('aria-label'))!;
+  await down.focus();
+  await expect(page.locator('#the-question').getByTitle('Drag').first()).toBeVisible();
+  expect(drags()).toBe(1);
+  await expect(page.getByRole('button', { name: label, exact: true })).toBeFocused();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('button', { name: label, exact: true })).toBeFocused();
+  await expect(page.getByRole('button', { name: 'Question 1: answered' })).toBeVisible();
+});
+
 test('the look of a sitting: room between lines, and a ruler that follows', async ({ page }) => {
   await signInAs(page, 'Petra Quill');
   await begin(page, { mode: 'Tutor', questions: 1 });
