@@ -71,6 +71,8 @@ final readonly class PageController
             section: $section,
             step: $request->integer('step'),
             finished: $request->boolean('finished'),
+            reader: $request->string('reader')->value(),
+            turn: $request->integer('turn'),
         );
 
         return response()->noContent();

@@ -69,20 +69,40 @@ final readonly class PageShelf
         $this->margins->highlight($this->text($exam, $user, $section), $highlights);
     }
 
-    /** @throws Refusal when there is no such page */
-    public function read(Exam $exam, User $user, string $section, int $step, bool $finished): void
-    {
+    /**
+     * @param  string  $reader  the page in a browser that tells it
+     * @param  int  $turn  how many it has told before: of what one page tells the later wins, whichever arrives first
+     *
+     * @throws Refusal when there is no such page
+     */
+    public function read(
+        Exam $exam,
+        User $user,
+        string $section,
+        int $step,
+        bool $finished,
+        string $reader,
+        int $turn,
+    ): void {
+        $page = $this->text($exam, $user, $section);
         $now = Moment::now($this->clock);
-        DB::table('readings')->upsert(
-            $this->text($exam, $user, $section) + [
-                'step' => $step,
-                'finished_ms' => $finished ? $now : null,
-                'read_ms' => $now,
-            ],
-            ['user_id', 'exam_id', 'section'],
+        $so = ['step' => $step, 'read_ms' => $now, 'reader' => $reader, 'turn' => $turn];
+        DB::transaction(function () use ($page, $so, $finished, $now): void {
+            DB::table('readings')->insertOrIgnore($page + $so);
+            DB::table('readings')
+                ->where($page)
+                ->where(
+                    fn (Builder $last): Builder => $last
+                        ->whereNull('reader')
+                        ->orWhere('reader', '!=', $so['reader'])
+                        ->orWhere('turn', '<', $so['turn']),
+                )
+                ->update($so);
             // What was read to its end stays so.
-            ['step', 'read_ms', ...$finished ? ['finished_ms'] : []],
-        );
+            if ($finished) {
+                DB::table('readings')->where($page)->update(['finished_ms' => $now]);
+            }
+        });
     }
 
     /**

@@ -3217,6 +3217,10 @@ export interface components {
             step: number;
             /** @description To its end; it stays so. */
             finished: boolean;
+            /** @description Of the page in a browser that tells it, by a name of its own. */
+            reader: string;
+            /** @description How many this reader has told before. The later wins, whichever arrives first. */
+            turn: number;
         };
         /** @description A section of the handbook that gaps refer to. */
         Reading: {

@@ -55,10 +55,10 @@ final class PagesTest extends TestCase
 
     public function test_where_one_stopped_is_the_page_read_last_and_what_was_finished_stays_so(): void
     {
-        $read = fn (string $page, int $step, bool $finished) => $this->putJson(
-            "/api/exams/small-hills/handbook/{$page}/reading",
-            ['step' => $step, 'finished' => $finished],
-        )->assertNoContent();
+        $turn = 0;
+        $read = function (string $page, int $step, bool $finished) use (&$turn): void {
+            $this->read($page, $step, 'here', $turn++, $finished);
+        };
         $this->travelTo(Carbon::parse('2026-03-02 09:00:00'));
         $read('other', 4, true);
         $this->travelTo(Carbon::parse('2026-03-02 09:01:00'));
@@ -72,6 +72,33 @@ final class PagesTest extends TestCase
         $read('other', 1, false);
         self::assertSame('other', $this->kept()['stopped']);
         self::assertSame([1, true], [$this->kept()['pages'][1]['step'], $this->kept()['pages'][1]['finished']]);
+    }
+
+    public function test_of_what_one_reader_tells_the_later_wins_whichever_arrives_first(): void
+    {
+        $step = fn (): int => $this->kept()['pages'][0]['step'];
+        $this->read('other', 2, 'here', 1);
+        $this->read('other', 1, 'here', 0);
+        self::assertSame(2, $step());
+        // The end was reached before, and is told late: it was reached.
+        $this->read('other', 1, 'here', 0, true);
+        self::assertSame([2, true], [$step(), $this->kept()['pages'][0]['finished']]);
+        $this->read('other', 3, 'here', 2);
+        self::assertSame(3, $step());
+        // Another device counts for itself, and so does the first after what was brought from elsewhere.
+        $this->read('other', 1, 'there', 0);
+        self::assertSame(1, $step());
+        DB::table('readings')->update(['reader' => null, 'turn' => 9]);
+        $this->read('other', 4, 'there', 1);
+        self::assertSame(4, $step());
+    }
+
+    private function read(string $page, int $step, string $reader, int $turn, bool $finished = false): void
+    {
+        $this->putJson(
+            "/api/exams/small-hills/handbook/{$page}/reading",
+            ['step' => $step, 'finished' => $finished, 'reader' => $reader, 'turn' => $turn],
+        )->assertNoContent();
     }
 
     public function test_notes_of_pages_are_ones_own_and_no_notes_of_questions(): void
@@ -90,10 +117,13 @@ final class PagesTest extends TestCase
     public function test_what_is_no_page_or_no_place_is_refused(): void
     {
         foreach (['note' => ['note' => 'a'], 'highlights' => ['highlights' => []],
-            'reading' => ['step' => 0, 'finished' => true]] as $what => $body) {
+            'reading' => ['step' => 0, 'finished' => true, 'reader' => 'here', 'turn' => 0]] as $what => $body) {
             $this->putJson("/api/exams/small-hills/handbook/none/{$what}", $body)->assertNotFound();
         }
-        $this->putJson(self::PAGE.'/reading', ['step' => 100, 'finished' => true])->assertUnprocessable();
+        $so = ['step' => 0, 'finished' => true, 'reader' => 'here', 'turn' => 0];
+        foreach ([['step' => 100], ['reader' => ''], ['reader' => str_repeat('a', 65)], ['turn' => -1]] as $wrong) {
+            $this->putJson(self::PAGE.'/reading', [...$so, ...$wrong])->assertUnprocessable();
+        }
         $this->putJson(self::PAGE.'/note', ['note' => str_repeat('a', 2001)])->assertUnprocessable();
         self::assertSame(0, DB::table('readings')->count() + DB::table('notes')->count());
     }

@@ -56,7 +56,10 @@ final class ArchiveTest extends TestCase
         ]])->assertNoContent();
         $this->putJson("/api/sittings/{$first}/scratch", ['words' => 'sums', 'strokes' => ['1,2 3,4']]);
         $this->putJson('/api/exams/small-hills/handbook/other/note', ['note' => 'a page']);
-        $this->putJson('/api/exams/small-hills/handbook/other/reading', ['step' => 1, 'finished' => true]);
+        $this->putJson(
+            '/api/exams/small-hills/handbook/other/reading',
+            ['step' => 1, 'finished' => true, 'reader' => 'here', 'turn' => 0],
+        )->assertNoContent();
         $card = (string) $this->postJson('/api/exams/small-hills/cards', [
             'front' => 'a', 'back' => '=b', 'sitting' => $first, 'position' => 1,
         ])->json('id');

@@ -4,6 +4,10 @@ import { pagesKept, queries } from '../../api/queries';
 
 type PageKept = Pick<View<'PageKept'>, 'note' | 'highlights' | 'step' | 'finished'>;
 
+/** What this page of the browser has told of reading: requests overtake each other, and the last is meant. */
+const reader = Math.random().toString(36).slice(2);
+let turn = 0;
+
 const NOTHING: PageKept = { note: '', highlights: [], step: 0, finished: false };
 
 /** What one keeps with a page of the handbook: a note, marks, and how far it was read. */
@@ -13,6 +17,7 @@ export function usePage(exam: string, code: string) {
   const again = { onSettled: () => queries.invalidateQueries({ queryKey: pagesKept(exam).queryKey }) };
   const noting = useMutation({
     mutationFn: (note: string) => ask(api.PUT('/api/exams/{exam}/handbook/{section}/note', { params, body: { note } })),
+    scope: { id: `note-${exam}-${code}` },
     ...again,
   });
   const highlighting = useMutation({
@@ -22,8 +27,15 @@ export function usePage(exam: string, code: string) {
     ...again,
   });
   const reading = useMutation({
-    mutationFn: (body: View<'ReadSoFar'>) =>
-      ask(api.PUT('/api/exams/{exam}/handbook/{section}/reading', { params, body })),
+    mutationFn: (body: Pick<PageKept, 'step' | 'finished'>) =>
+      ask(
+        api.PUT('/api/exams/{exam}/handbook/{section}/reading', {
+          params,
+          body: { ...body, reader, turn: turn++ },
+          // Also when one leaves at once.
+          keepalive: true,
+        }),
+      ),
     ...again,
   });
   const kept = all.data?.pages.find((page) => page.code === code) ?? NOTHING;
@@ -31,6 +43,7 @@ export function usePage(exam: string, code: string) {
     ...kept,
     // What has just been marked is seen at once.
     highlights: highlighting.isPending ? highlighting.variables : kept.highlights,
+    step: reading.isPending ? reading.variables.step : kept.step,
     ready: all.isSuccess,
     noting,
     highlighting,
