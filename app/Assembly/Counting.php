@@ -74,10 +74,12 @@ final readonly class Counting
         $left = $this->bank->available($plan->selection->without([]))
             - array_sum(array_column($plan->byTopic, 'total'));
 
+        $where = 'in a test of yours whose clock still runs (or that you deleted in the last ten minutes).';
+
         return match ($left) {
             0 => null,
-            1 => '1 question is left out: it is in a test of yours whose clock still runs.',
-            default => "{$left} questions are left out: they are in a test of yours whose clock still runs.",
+            1 => "1 question is left out: it is {$where}",
+            default => "{$left} questions are left out: they are {$where}",
         };
     }
 }

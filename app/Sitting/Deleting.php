@@ -7,6 +7,7 @@ namespace App\Sitting;
 use App\Account\User;
 use App\Clock\Moment;
 use App\Http\Refusal;
+use DateTimeImmutable;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
@@ -60,10 +61,16 @@ final readonly class Deleting
             self::UNDONE_WITHIN_MS;
     }
 
+    /** When the oldest deletion was made that can still be undone. */
+    public static function lastUndoneAt(DateTimeImmutable $now): DateTimeImmutable
+    {
+        return $now->modify('-'.intdiv(self::UNDONE_WITHIN_MS, 1000).' seconds');
+    }
+
     /** Clears away for good what can come back no more. */
     public function purge(User $user): void
     {
-        $before = $this->clock->now()->modify('-'.intdiv(self::UNDONE_WITHIN_MS, 1000).' seconds');
+        $before = self::lastUndoneAt($this->clock->now());
         $gone = Sitting::onlyTrashed()->where('user_id', $user->id)->where('deleted_at', '<', $before)->get();
         foreach ($gone as $sitting) {
             DB::transaction(function () use ($sitting): void {

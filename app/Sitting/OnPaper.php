@@ -45,7 +45,8 @@ final readonly class OnPaper
         if ($questions->contains(fn (mixed $id): bool => isset($held[$id]))) {
             throw Refusal::conflict(
                 'held_back',
-                'A test of yours whose clock still runs asks some of these questions. Hand that in first.',
+                'A test of yours whose clock still runs asks some of these questions. Hand that in first. '
+                    .'One that you deleted counts as long as you can have it back, which is ten minutes.',
             );
         }
     }

@@ -13,7 +13,10 @@ use Psr\Clock\ClockInterface;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Sitting\Fold;
 
-/** The sittings of a candidate that have begun, run by a clock, and are not over. */
+/**
+ * The sittings of a candidate that have begun, run by a clock, and are not over. One that was deleted is among them as
+ * long as it can be had back: else a key could be read in between.
+ */
 final readonly class RunningSittings implements HoldsBack
 {
     public function __construct(private ClockInterface $clock)
@@ -22,6 +25,7 @@ final readonly class RunningSittings implements HoldsBack
 
     public function heldBack(User $user): array
     {
+        $now = $this->clock->now();
         // Step by step, each by an index: in one statement a database may choose to read the bank instead.
         $tests = DB::table('sittings')
             ->where('user_id', $user->id)
@@ -31,7 +35,12 @@ final readonly class RunningSittings implements HoldsBack
             ->where(
                 fn (Builder $clock): Builder => $clock
                     ->whereNull('deadline_ms')
-                    ->orWhere('deadline_ms', '>=', Moment::now($this->clock) - Fold::GRACE_MS),
+                    ->orWhere('deadline_ms', '>=', Moment::of($now) - Fold::GRACE_MS),
+            )
+            ->where(
+                fn (Builder $here): Builder => $here
+                    ->whereNull('deleted_at')
+                    ->orWhere('deleted_at', '>=', Deleting::lastUndoneAt($now)),
             )
             ->distinct()
             ->pluck('test_id');

@@ -125,7 +125,8 @@ final class BuilderTest extends TestCase
         $this->open($timed);
         self::assertSame($all - 6, $count([])['available']);
         self::assertSame(
-            '6 questions are left out: they are in a test of yours whose clock still runs.',
+            '6 questions are left out: they are in a test of yours whose clock still runs'
+                .' (or that you deleted in the last ten minutes).',
             $count([])['leftOut'],
         );
         // Where no answers are shown nothing is left out.

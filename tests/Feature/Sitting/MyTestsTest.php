@@ -368,9 +368,22 @@ final class MyTestsTest extends TestCase
         $timed = $this->build(['count' => 12]);
         $this->open($timed);
         $this->deleteJson("/api/sittings/{$timed}")->assertNoContent();
-        $this->postJson('/api/exams/small-hills/count', ['pools' => [], 'count' => 1, 'mode' => 'tutor'])
+        $available = fn (): mixed => $this->postJson(
+            '/api/exams/small-hills/count',
+            ['pools' => [], 'count' => 1, 'mode' => 'tutor'],
+        )
             ->assertOk()
-            ->assertJsonPath('available', 0);
+            ->json('available');
+        $paper = $this->build(['count' => 3]);
+        self::assertSame(0, $available());
+        $this->travel(599)->seconds();
+        self::assertSame(0, $available());
+        $this->postJson("/api/sittings/{$paper}/on-paper")->assertStatus(409)->assertJsonPath('reason', 'held_back');
+        // Its clock would still run; it is not cleared away yet, but nobody can have it back.
+        $this->travel(2)->seconds();
+        self::assertSame('open', DB::table('sittings')->where('id', $timed)->value('status'));
+        self::assertSame(12, $available());
+        $this->postJson("/api/sittings/{$paper}/on-paper")->assertOk();
     }
 
     public function test_answers_from_paper_come_to_the_same_as_on_screen(): void
