@@ -80,13 +80,31 @@ final class OutcomesRecount
             $this->settlement->project(sitting: $sitting, state: $state, items: $settled, facts: $facts) as $row
         ) {
             $row['first_look'] = $this->isFirstLook($row);
-            $differs = self::columnsThatDiffer($row, (array) $stored[$row['position']]);
+            $before = (array) $stored[$row['position']];
+            $row = $sitting->isHandedIn() ? $row : self::asItWasChecked($row, $before);
+            $differs = self::columnsThatDiffer($row, $before);
             if ($differs !== []) {
                 return "Sitting {$sitting->id}, question {$row['position']}: ".implode(', ', $differs).'.';
             }
         }
 
         return null;
+    }
+
+    /**
+     * Until a sitting is handed in, an outcome stands as it was when its question was checked. Reading the reasons
+     * takes time, and one may flag it, so these two go on: time only grows, and both are written anew at hand-in.
+     *
+     * @param  array<string, mixed>  $row  as its events say now
+     * @param  array<string, mixed>  $stored
+     * @return array<string, mixed>
+     */
+    private static function asItWasChecked(array $row, array $stored): array
+    {
+        return [
+            'flagged' => (bool) $stored['flagged'],
+            'active_ms' => min((int) $stored['active_ms'], $row['active_ms']),
+        ] + $row;
     }
 
     /**
