@@ -57,6 +57,7 @@ final class BankLint
                 ...$this->repeated($questions),
                 ...Giveaways::faults($questions),
                 ...Reasons::faults($items),
+                ...Reasons::stepFaults($questions),
                 ...Units::faults($items),
                 ...Units::gapFaults($questions),
                 ...Numbers::faults($questions),

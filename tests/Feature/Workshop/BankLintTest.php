@@ -73,6 +73,11 @@ final class BankLintTest extends TestCase
             ),
             'reasons have fewer than 6 words, the first of them',
         ];
+        yield 'a reason that says what, and not how' => [
+            'nav',
+            $first(['rationale' => 'At 1:25 000 a centimetre stands for 250 m, so six of them are 1 500 m.']),
+            'nav-map-01: its reason does not tell how to get there',
+        ];
         yield 'a lesson of two steps' => [
             'nav',
             function (array $all): array {
