@@ -165,32 +165,92 @@ test('a film of a solution says what its written version says', async () => {
   expect(films).toBeGreaterThanOrEqual(20);
 });
 
+const drawings = ['licence', 'warden'].flatMap((exam) =>
+  readdirSync(`database/demo/${exam}/pictures`)
+    .filter((file) => file.endsWith('.svg'))
+    .map((file) => `database/demo/${exam}/pictures/${file}`),
+);
+
 test('every drawing has a size, its own dark colours, and nothing that runs or loads', () => {
-  for (const file of Object.keys(regions)) {
-    const drawing = readFileSync(PICTURES + file, 'utf8');
+  expect(drawings.length).toBeGreaterThan(50);
+  for (const file of drawings) {
+    const drawing = readFileSync(file, 'utf8');
     expect(drawing).toMatch(/viewBox="0 0 [\d.]+ [\d.]+"/);
     expect(drawing).toContain('prefers-color-scheme:dark');
     expect(drawing).not.toMatch(/<script|<image|<foreignObject|\son\w+=|href=|url\((?!#)/);
   }
 });
 
+for (const [where, width] of [
+  ['on a phone', 328],
+  ['at their full size', 640],
+] as const)
+  test(`words on drawings can be read ${where}: large enough, apart, and whole`, async ({ page }) => {
+    await page.setViewportSize({ width, height: 800 });
+    for (const file of drawings) {
+      await page.setContent(
+        `<style>body{margin:0}body>svg{display:block;width:100%;height:auto}</style>${readFileSync(file, 'utf8')}`,
+      );
+      const faults = await page.evaluate(() => {
+        const scaleOf = (text: SVGTextElement) => {
+          const { a, b } = text.getScreenCTM() ?? new DOMMatrix();
+          return Math.hypot(a, b);
+        };
+        const words = [...document.querySelectorAll('text:not(.halo)')].map((text) => ({
+          said: text.textContent,
+          // The box of what is turned has empty corners.
+          spare: text.hasAttribute('transform') ? 4 : 0.5,
+          size: parseFloat(getComputedStyle(text).fontSize) * scaleOf(text as SVGTextElement),
+          box: text.getBoundingClientRect(),
+        }));
+        const sheet = document.querySelector('svg')?.getBoundingClientRect() ?? new DOMRect();
+        return words.flatMap((one, i) => [
+          ...(one.size < 8 ? [`${one.said} is small: ${one.size}`] : []),
+          ...(one.box.left < sheet.left ||
+          one.box.right > sheet.right ||
+          one.box.top < sheet.top ||
+          one.box.bottom > sheet.bottom
+            ? [`${one.said} leaves the sheet`]
+            : []),
+          ...words
+            .slice(i + 1)
+            .filter(({ box, spare }) => {
+              const across = Math.min(one.box.right, box.right) - Math.max(one.box.left, box.left);
+              const down = Math.min(one.box.bottom, box.bottom) - Math.max(one.box.top, box.top);
+              // A line has air above and below its letters.
+              const air = 0.3 * Math.min(one.box.height, box.height);
+              return across > Math.max(one.spare, spare) && down > air;
+            })
+            .map(({ said }) => `${one.said} lies on ${said}`),
+        ]);
+      });
+      expect(faults, file).toEqual([]);
+    }
+  });
+
 type Point = [number, number];
+
+/** The pieces of rope in a part of a drawing, in the order in which they are drawn. */
+function piecesOf(drawing: string): Point[][] {
+  return [...drawing.matchAll(/<polyline class="rope" points="([^"]+)"/g)].map(([, points = '']) =>
+    points.split(' ').map((point) => point.split(',').map(Number) as Point),
+  );
+}
+
+/** Whether two straight pieces cross: from a to b, and from c to d. */
+function cross([a, b]: [Point, Point], [c, d]: [Point, Point]): boolean {
+  const side = (p: Point, q: Point, r: Point) => (q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]);
+  return side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
+}
+
+const steps = (line: Point[]) => line.slice(1).map((to, i): [Point, Point] => [line[i] ?? to, to]);
 
 /** How a rope runs along itself in a drawing, from one end to the other: over or under, at each crossing. */
 function walked(file: string): string {
-  const drawing = readFileSync(PICTURES + file, 'utf8');
-  const lines = [...drawing.matchAll(/<polyline class="rope" points="([^"]+)"/g)].map(([, points = '']) =>
-    points.split(' ').map((point) => point.split(',').map(Number) as Point),
-  );
-  const [rope = [], ...over] = lines;
-  const side = (p: Point, q: Point, r: Point) => (q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]);
-  const part = (i: number): [Point, Point] => [rope[i] ?? [0, 0], rope[i + 1] ?? [0, 0]];
+  const [rope = [], ...over] = piecesOf(readFileSync(PICTURES + file, 'utf8'));
   const passes: [number, number][] = [];
-  for (let i = 0; i < rope.length - 1; i++)
-    for (let j = i + 2; j < rope.length - 1; j++) {
-      const [[a, b], [c, d]] = [part(i), part(j)];
-      if (side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0) passes.push([i, j], [j, i]);
-    }
+  for (const [i, here] of steps(rope).entries())
+    for (const [j, there] of steps(rope).entries()) if (j > i + 1 && cross(here, there)) passes.push([i, j], [j, i]);
   // The piece that is drawn last where two pieces cross lies above.
   const above = (i: number) =>
     over.findLastIndex((piece) => piece.some(([x, y]) => x === rope[i]?.[0] && y === rope[i]?.[1]));
@@ -200,8 +260,41 @@ function walked(file: string): string {
     .join('');
 }
 
+/**
+ * How a rope runs round a bar, from one end to the other: over or under itself at each crossing in front, and down or up
+ * behind the bar.
+ */
+function wound(file: string): string {
+  const [before = '', after = ''] = readFileSync(PICTURES + file, 'utf8').split('class="rock"');
+  const [behind, front] = [piecesOf(before), piecesOf(after)];
+  const same = ([x, y]: Point, [u, v]: Point) => Math.hypot(x - u, y - v) < 1;
+  const ends = [...behind, ...front].flatMap((piece) => [piece[0] ?? [0, 0], piece.at(-1) ?? [0, 0]] as Point[]);
+  let at = ends.find((end) => ends.filter((other) => same(end, other)).length === 1) ?? [0, 0];
+  const left = new Set([...behind, ...front]);
+  let walk = '';
+  while (left.size > 0) {
+    const piece = [...left].find((one) => [one[0], one.at(-1)].some((end) => end && same(end, at)));
+    if (!piece) throw new Error(`${file}: the rope is in pieces.`);
+    left.delete(piece);
+    const way = piece[0] && same(piece[0], at) ? piece : [...piece].reverse();
+    const start = at;
+    at = way.at(-1) ?? at;
+    if (behind.includes(piece)) walk += at[1] > start[1] ? '↓' : '↑';
+    else
+      for (const here of steps(way))
+        for (const other of front)
+          // What is drawn later lies above.
+          if (other !== piece && steps(other).some((there) => cross(here, there)))
+            walk += front.indexOf(piece) > front.indexOf(other) ? 'O' : 'U';
+  }
+  return walk;
+}
+
 test('each knot is the one that its name says', () => {
   // Both by turns over and under, from end to end: three crossings make an overhand, four a figure of eight.
   expect(walked('knot-overhand.svg')).toMatch(/^(OU){3}$|^(UO){3}$/);
   expect(walked('knot-eight.svg')).toMatch(/^(OU){4}$|^(UO){4}$/);
+  // Both hold with one strand over the two others. A clove hitch turns twice the same way, a girth hitch there and back.
+  expect(wound('knot-clove.svg')).toMatch(/^U↓OO↓U$|^U↑OO↑U$/);
+  expect(wound('knot-girth.svg')).toMatch(/^U↓OO↑U$|^U↑OO↓U$/);
 });

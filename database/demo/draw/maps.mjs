@@ -1,4 +1,4 @@
-import { arrow, circle, line, n, path, poly, rect, smooth, text } from './sheet.mjs';
+import { arrow, circle, line, n, path, poly, rect, smooth, text, wide } from './sheet.mjs';
 import { claim } from './claims.mjs';
 import { KM, MapSheet, Terrain } from './terrain.mjs';
 
@@ -27,11 +27,15 @@ export const plateau = new Terrain({
 });
 
 const mark = ([x, y], words, { dx = 8, dy = 4, anchor = 'start', dot = 3 } = {}) => circle(x, y, dot, 'ink') + text(x + dx, y + dy, words, { size: 11, bold: true, halo: true, anchor });
+const fits = (sheet, x, words) => x + 8 + wide(words, 11, true) <= sheet.left + sheet.w;
 // A name stands to the right of its place, or to the left of it where the sheet ends.
-const named = (sheet, x, y, words) => (x > sheet.left + sheet.w - 95 ? text(x - 8, y + 4, words, { size: 11, bold: true, halo: true, anchor: 'end' }) : text(x + 8, y + 4, words, { size: 11, bold: true, halo: true }));
+const named = (sheet, x, y, words) => (fits(sheet, x, words) ? text(x + 8, y + 4, words, { size: 11, bold: true, halo: true }) : text(x - 8, y + 4, words, { size: 11, bold: true, halo: true, anchor: 'end' }));
 const top = (sheet, place, name, lift = 0) => {
   const [x, y] = sheet.px(place[0], place[1] + lift);
-  return poly([[x - 4, y + 3], [x, y - 4], [x + 4, y + 3], [x - 4, y + 3]]) + named(sheet, x, y - 10, `${name ? name + ' ' : ''}${Math.round(sheet.terrain.at(...place))}`);
+  const height = Math.round(sheet.terrain.at(...place));
+  const inOne = name ? `${name} ${height}` : String(height);
+  const lines = !fits(sheet, x, inOne) && fits(sheet, x, name) ? [name, height] : [inOne];
+  return poly([[x - 4, y + 3], [x, y - 4], [x + 4, y + 3], [x - 4, y + 3]]) + lines.map((words, i) => named(sheet, x, y - 10 - 15 * (lines.length - 1 - i), words)).join('');
 };
 const hut = (sheet, place, name) => {
   const [x, y] = sheet.px(...place);

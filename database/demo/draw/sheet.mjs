@@ -1,7 +1,13 @@
 // What all drawings share: paper, ink, a pen, and a dark version of each.
 
+/** Words are measured by it, so that all of them grow where a drawing is shown small (on a phone). */
+const BASE = 13;
+const PHONE = 17;
+/** Width of a letter as a share of its size. */
+const LETTER = 0.6;
+
 const STYLE = `
-svg{font-family:'Atkinson Hyperlegible',Verdana,sans-serif;font-size:13px}
+svg{font-family:'Atkinson Hyperlegible',Verdana,sans-serif;font-size:${BASE}px}
 .paper{fill:#fdfaf2}.ink{fill:#1f2c26}.line{stroke:#1f2c26;fill:none}.soft{stroke:#6b756f;fill:none}.faint{stroke:#b9b29d;fill:none}
 .brown{stroke:#a3683a;fill:none}.brownink{fill:#7d4219}.blue{stroke:#2c6a92;fill:none}.blueink{fill:#23526f}.red{stroke:#96301f;fill:none}.redink{fill:#96301f}.green{stroke:#27612f;fill:none}
 .water{fill:#cfe3ee}.wood{fill:#dfe9d3}.rock{fill:#d6cfc0}.earth{fill:#eee4cf}.snow{fill:#eef3f7}.cloud{fill:#dfe3e5}.sky{fill:#f2f5f4}.skin{fill:#f0dcc8}.cloth{fill:#d5dee0}.warm{fill:#f4d9c6}.cold{fill:#d3e1ec}.halo{stroke:#fdfaf2;fill:none}
@@ -12,7 +18,8 @@ svg{font-family:'Atkinson Hyperlegible',Verdana,sans-serif;font-size:13px}
 .water{fill:#24404f}.wood{fill:#2a3d2c}.rock{fill:#4a4a42}.earth{fill:#3a3427}.snow{fill:#35424a}.cloud{fill:#3e4a4d}.sky{fill:#202d2c}.skin{fill:#5c4a3a}.cloth{fill:#33454a}.warm{fill:#52392a}.cold{fill:#2a3d4d}.halo{stroke:#1e2925}
 .rope{stroke:#e5a06c}.rope2{stroke:#7ab4d6}
 [stroke="#1f2c26"]{stroke:#ebe5d4}[stroke="#6b756f"]{stroke:#a8b3ac}[stroke="#2c6a92"]{stroke:#7ab4d6}[stroke="#27612f"]{stroke:#9fd6a3}[stroke="#96301f"]{stroke:#f2a594}[stroke="#a3683a"]{stroke:#c08a5c}}
-@media (prefers-contrast:more){.soft,.faint{stroke:currentColor}}`.replaceAll('\n', '');
+@media (prefers-contrast:more){.soft,.faint{stroke:currentColor}}
+@media (max-width:400px){svg{font-size:${PHONE}px}}`.replaceAll('\n', '');
 
 export const n = (value) => String(Math.round(value * 10) / 10);
 export const points = (list) => list.map(([x, y]) => `${n(x)},${n(y)}`).join(' ');
@@ -28,9 +35,27 @@ export const group = (transform, ...parts) => `<g transform="${transform}">${par
 
 const escaped = (text) => String(text).replaceAll('&', '&amp;').replaceAll('<', '&lt;');
 export const text = (x, y, words, { size = 13, anchor = 'start', cls = 'ink', bold = false, turn = 0, halo = false } = {}) => {
-  const place = `x="${n(x)}" y="${n(y)}" font-size="${size}" text-anchor="${anchor}"${bold ? ' font-weight="700"' : ''}${turn ? ` transform="rotate(${n(turn)} ${n(x)} ${n(y)})"` : ''}`;
+  const place = `x="${n(x)}" y="${n(y)}" font-size="${Math.round((100 * size) / BASE) / 100}em" text-anchor="${anchor}"${bold ? ' font-weight="700"' : ''}${turn ? ` transform="rotate(${n(turn)} ${n(x)} ${n(y)})"` : ''}`;
   return (halo ? `<text class="halo" stroke-width="4" stroke-linejoin="round" ${place}>${escaped(words)}</text>` : '') + `<text class="${cls}" ${place}>${escaped(words)}</text>`;
 };
+
+/** About how wide words are at most, in pixels: on a phone, in a face that runs wide. */
+export const wide = (words, size, bold = false) => ((String(words).length * LETTER * size) / BASE) * PHONE * (bold ? 1.1 : 1);
+
+/** Boxes of the words of a drawing and of its letters in a ring, as they are on a phone, in pixels. */
+export const wordsOf = (shapes) => [...written(shapes), ...ringed(shapes)];
+const ringed = (shapes) =>
+  [...shapes.matchAll(/<circle class="paper" cx="([\d.]+)" cy="([\d.]+)" r="([\d.]+)"/g)].map(([, ...ring]) => {
+    const [x, y, r] = ring.map(Number);
+    return { left: x - r, right: x + r, top: y - r, bottom: y + r };
+  });
+const written = (shapes) =>
+  [...shapes.matchAll(/<text class="(?!halo)\w+" x="([\d.]+)" y="([\d.]+)" font-size="([\d.]+)em" text-anchor="(\w+)"[^>]*>([^<]*)/g)].map(([, x, y, size, anchor, words]) => {
+    const height = Number(size) * PHONE;
+    const width = words.length * LETTER * height;
+    const left = Number(x) - { start: 0, middle: width / 2, end: width }[anchor];
+    return { left, right: left + width, top: Number(y) - height, bottom: Number(y) };
+  });
 
 /** A line with a head at its end. */
 export function arrow(x1, y1, x2, y2, cls = 'line', width = 2, head = 9) {

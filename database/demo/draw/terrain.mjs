@@ -1,6 +1,6 @@
 // Map sheets whose contours are computed from a height function, so that what a question asks can be computed too.
 import { contours } from 'd3-contour';
-import { n, line, path, rect, text } from './sheet.mjs';
+import { n, line, path, rect, text, wordsOf } from './sheet.mjs';
 
 /** Pixels for a kilometre: at 1:25 000 a kilometre takes 4 cm. */
 export const KM = 160;
@@ -87,6 +87,9 @@ function simplified(ring, tolerance = 0.3) {
   return [...simplified(ring.slice(0, index + 1), tolerance).slice(0, -1), ...simplified(ring.slice(index), tolerance)];
 }
 
+/** Half of what a contour's figure takes on a phone, in pixels. */
+const FIGURE = 16;
+
 /** A map sheet of a terrain with grid, contours, and whatever is drawn on top. */
 export class MapSheet {
   constructor(terrain, { east = 41, north = 17, interval = 10, labels = true } = {}) {
@@ -107,7 +110,9 @@ export class MapSheet {
   line = (places) => places.map(([x, y]) => this.px(x, y));
   pathOf = (places) => 'M' + this.line(places).map(([x, y]) => `${n(x)} ${n(y)}`).join('L');
 
-  contourLines() {
+  /** @param words boxes of those that stand on the map: no figure goes there, nor to another figure */
+  contourLines(words) {
+    const taken = [...words];
     const { terrain, interval } = this;
     const [cols, rows] = [Math.round((terrain.width + 2 * MARGIN) / STEP), Math.round((terrain.height + 2 * MARGIN) / STEP)];
     const values = [];
@@ -130,6 +135,7 @@ export class MapSheet {
         for (let i = 4; index && i < line.length - 4; i++) {
           const [x, y] = line[i];
           if (x < this.left + 40 || x > this.left + this.w - 40 || y < this.top + 24 || y > this.top + this.h - 24) continue;
+          if (taken.some((box) => x > box.left - FIGURE && x < box.right + FIGURE && y > box.top - FIGURE && y < box.bottom + FIGURE)) continue;
           const [dx, dy] = [line[i + 4][0] - line[i - 4][0], line[i + 4][1] - line[i - 4][1]];
           const turn = Math.abs(Math.atan2(dy, dx));
           // A figure's top points uphill, so best where the ground rises up the page, and else upside down.
@@ -139,7 +145,9 @@ export class MapSheet {
           if (best === null || score < best.score) best = { score, x, y, turn: north > 0 ? along : along + 180 };
         }
       }
-      if (best && this.labels) labels.push(text(best.x, best.y + (Math.abs(best.turn) > 90 ? -3.5 : 3.5), value, { size: 10, anchor: 'middle', cls: 'brownink', turn: best.turn, halo: true }));
+      if (!best || !this.labels) continue;
+      taken.push({ left: best.x - FIGURE, right: best.x + FIGURE, top: best.y - FIGURE / 2, bottom: best.y + FIGURE / 2 });
+      labels.push(text(best.x, best.y + (Math.abs(best.turn) > 90 ? -3.5 : 3.5), value, { size: 10, anchor: 'middle', cls: 'brownink', turn: best.turn, halo: true }));
     }
     return out.join('') + labels.join('');
   }
@@ -148,11 +156,11 @@ export class MapSheet {
     const out = [];
     for (let x = 0; x <= this.terrain.width + 1e-9; x++) {
       const [px] = this.px(x, 0);
-      out.push(line(px, this.top, px, this.top + this.h, 'blue', 0.6), text(px, this.top + this.h + 14, this.east + x, { size: 11, anchor: 'middle', cls: 'blueink' }));
+      out.push(line(px, this.top, px, this.top + this.h, 'blue', 0.6), x < this.terrain.width ? text(px, this.top + this.h + 14, this.east + x, { size: 11, anchor: 'middle', cls: 'blueink' }) : text(px + 7, this.top + this.h + 14, this.east + x, { size: 11, anchor: 'end', cls: 'blueink' }));
     }
     for (let y = 0; y <= this.terrain.height + 1e-9; y++) {
       const [, py] = this.px(0, y);
-      out.push(line(this.left, py, this.left + this.w, py, 'blue', 0.6), text(this.left - 5, py + 4, this.north + y, { size: 11, anchor: 'end', cls: 'blueink' }));
+      out.push(line(this.left, py, this.left + this.w, py, 'blue', 0.6), text(this.left - 5, y === 0 ? py : py + 4, this.north + y, { size: 11, anchor: 'end', cls: 'blueink' }));
     }
     return out.join('');
   }
@@ -176,7 +184,8 @@ export class MapSheet {
     const [width, height] = this.full;
     const clip = `<clipPath id="f"><rect x="${this.left}" y="${this.top}" width="${n(this.w)}" height="${n(this.h)}"/></clipPath>`;
     const frame = rect(this.left, this.top, this.w, this.h, 'line', 'stroke-width="1"');
-    return { width, height, parts: [clip, `<g clip-path="url(#f)">`, this.contourLines(), this.grid0(), over.flat(9).join(''), '</g>', frame, this.grid(), this.margin(), above.flat(9).join('')] };
+    const drawn = over.flat(9).join('');
+    return { width, height, parts: [clip, `<g clip-path="url(#f)">`, this.contourLines(wordsOf(drawn)), this.grid0(), drawn, '</g>', frame, this.grid(), this.margin(), above.flat(9).join('')] };
   }
 
   grid0 = () => '';
