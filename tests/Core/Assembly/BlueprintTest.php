@@ -169,6 +169,14 @@ final class BlueprintTest extends TestCase
             ],
             'Section "ground" has 2 questions of topic 1; its weight asks for 3.',
         ];
+        yield 'a topic left out' => [
+            static fn (array $paper): array => [
+                ...array_slice($paper, 0, 3),
+                new PaperItem(question: 'd', section: 'ground', topic: 0, kind: Kind::Single),
+                ...array_slice($paper, 4),
+            ],
+            'Section "ground" has 0 questions of topic 2; its weight asks for 1.',
+        ];
     }
 
     /** @param  callable(list<PaperItem>): list<PaperItem>  $change */

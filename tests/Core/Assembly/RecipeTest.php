@@ -105,6 +105,24 @@ final class RecipeTest extends TestCase
         }
     }
 
+    public function test_the_least_and_the_most_that_may_be_chosen_are_taken(): void
+    {
+        foreach (
+            [
+                ['count' => 1], ['count' => 500], ['minutes' => 1], ['minutes' => 600],
+                ['minutes' => null, 'secondsEach' => 5], ['minutes' => null, 'secondsEach' => 3600],
+                ['penalty' => '0'], ['penalty' => '1'],
+            ] as $choice
+        ) {
+            $choices = [...self::CHOICES, ...$choice];
+            self::assertSame($choices, Recipe::of($choices)->toArray());
+        }
+        $byHand = static fn (array $byTopic): Recipe => Recipe::of(
+            ['mode' => 'tutor', 'spread' => 'by_hand', 'byTopic' => $byTopic],
+        );
+        self::assertSame([1, 500], [$byHand(['nav' => 1])->count, $byHand(['nav' => 500])->count]);
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string}> what is chosen, the reason it is refused for */
     public static function mistakes(): iterable
     {

@@ -144,6 +144,18 @@ final class CalibrationTest extends TestCase
         self::assertEqualsWithDelta(1.0, $shrunk[2]->seB, 1e-6);
     }
 
+    public function test_what_nobody_answered_is_as_unsure_as_its_author_whatever_the_common_slope(): void
+    {
+        $answers = new Patterns(
+            patterns: [[1.0, 1.0, 1.0], [1.0, 1.0, 0.0], [1.0, 0.0, 0.0], [0.0, 0.0, 0.0]],
+            counts: [40, 20, 20, 40],
+            items: 4,
+        );
+        $items = (new Calibration(Model::Rasch))->of($answers, author: [0.0, 0.0, 0.0, 2.0])->items;
+        self::assertGreaterThan(1.5, $items[3]->a);
+        self::assertEqualsWithDelta([2.0, 1.0], [$items[3]->b, $items[3]->seB], 1e-4);
+    }
+
     public function test_the_weight_of_the_authors_word_fades_without_a_jump(): void
     {
         $b = function (int $people): float {
@@ -260,6 +272,27 @@ final class CalibrationTest extends TestCase
             quartilesMs: null,
         ))->idle(['k', 'w'], ['k']);
         self::assertSame([['w'], []], [$choice(4), $choice(5)]);
+    }
+
+    public function test_the_rest_is_a_mean_of_what_each_person_answered_besides(): void
+    {
+        // Items 0 to 3; who has an item not at all did not meet it.
+        $table = [[1, 1, 1, 1], [1, 0], [0, 1, 0], [1], [0, 0, 1, 0]];
+        $looks = [];
+        foreach ($table as $person => $row) {
+            foreach ($row as $item => $credit) {
+                $looks[] = new Look($person, $item, (float) $credit);
+            }
+        }
+        $first = ItemAnalysis::of($looks)[0];
+        // Nothing besides tells about the fourth person. Of the others: credits 1 1 0 0, rest means 1, 0, ½ and ⅓.
+        self::assertSame(5, $first->n);
+        self::assertEqualsWithDelta(
+            Sample::correlation([1, 1, 0, 0], [1, 0, 1 / 2, 1 / 3]),
+            $first->itemRest,
+            1e-12,
+        );
+        self::assertEqualsWithDelta(0.1155, $first->itemRest, 1e-4);
     }
 
     public function test_a_rapid_guess_is_under_a_tenth_of_the_median_where_that_is_longer(): void

@@ -9,9 +9,11 @@ use Uplandia\Core\Cohort\Cohort;
 use Uplandia\Core\Cohort\ComparedSitting;
 use Uplandia\Core\Cohort\ItemAnalysis;
 use Uplandia\Core\Cohort\Look;
+use Uplandia\Core\Cohort\SimulatedAnswer;
 use Uplandia\Core\Cohort\SimulatedPerson;
 use Uplandia\Core\Cohort\Simulator;
 use Uplandia\Core\Sitting\Sureness;
+use Uplandia\Core\Statistics\Sample;
 
 final class CohortTest extends TestCase
 {
@@ -89,6 +91,64 @@ final class CohortTest extends TestCase
 
         self::assertEquals($run('x'), $run('x'));
         self::assertNotEquals($run('x'), $run('y'));
+    }
+
+    /** Whatever changes them changes the demo, its figures and what is written of them: not by chance, then. */
+    public function test_a_seed_gives_the_people_that_it_always_gave(): void
+    {
+        $simulator = new Simulator('pinned');
+        $items = array_map(
+            fn (int $i) => $simulator->item($i, $i % 2, ($i % 3) - 1.0, 0.25, 'a', ['b', 'c', 'd']),
+            range(0, 9),
+        );
+        $told = static fn (SimulatedAnswer $answer): string => $answer->option
+            .$answer->ms
+            .$answer->sureness->value[0]
+            .implode('', $answer->struck);
+        $people = [];
+        foreach (range(1, 60) as $_) {
+            $people[] = implode(' ', array_map($told, $simulator->sit($simulator->person(2), $items)));
+        }
+
+        self::assertSame(
+            'a27408s a27839ldb a45709l c55562lda a53341lbc a32382s a48728s a27025lbd a47864ldc a22721s',
+            $people[0],
+        );
+        self::assertSame(
+            'b59f7f87dc3603037ff09c2bad579f2ce12998c5f315aa97a9a0628e395ffd2d',
+            hash('sha256', implode("\n", $people)),
+        );
+    }
+
+    public function test_people_and_items_are_spread_as_stated(): void
+    {
+        $simulator = new Simulator('spread');
+        $items = array_map(fn (int $i) => $simulator->item($i, 0, 1.0, 0.0), range(1, 6000));
+        $people = array_map(fn () => $simulator->person(2), range(1, 6000));
+        $spread = static fn (array $values): float => sqrt((float) Sample::variance($values));
+
+        // b ± .4 round its label, a lognormal(0, .2); θ of a topic has 1 and .5² in it, and two topics share the 1.
+        self::assertEqualsWithDelta(1.0, Sample::mean(array_column($items, 'b')), 0.02);
+        self::assertEqualsWithDelta(0.4, $spread(array_column($items, 'b')), 0.015);
+        self::assertEqualsWithDelta(0.2, $spread(array_map(fn ($item) => log($item->a), $items)), 0.01);
+        $theta = array_column($people, 'theta');
+        self::assertEqualsWithDelta(1.25, Sample::variance(array_column($theta, 0)), 0.07);
+        self::assertEqualsWithDelta(
+            0.5,
+            Sample::variance(array_map(fn (array $of): float => $of[0] - $of[1], $theta)),
+            0.04,
+        );
+        $quit = array_filter($people, fn (SimulatedPerson $person): bool => $person->quitsAfter < 1);
+        self::assertEqualsWithDelta(0.06, count($quit) / 6000, 0.01);
+        self::assertEqualsWithDelta(0.55, Sample::mean(array_column($quit, 'quitsAfter')), 0.03);
+
+        // log time = β − τ + N(0, .3²): two answers to one item by one person differ by that alone.
+        $logs = array_map(
+            fn (): float => log($simulator->answer($people[0], $items[0])->ms / 1000),
+            range(1, 6000),
+        );
+        self::assertEqualsWithDelta($items[0]->logSeconds - $people[0]->speed, Sample::mean($logs), 0.02);
+        self::assertEqualsWithDelta(0.3, $spread($logs), 0.012);
     }
 
     public function test_people_answer_as_their_ability_says(): void

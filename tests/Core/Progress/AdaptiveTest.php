@@ -8,15 +8,18 @@ use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
+use Uplandia\Core\Progress\Ability;
 use Uplandia\Core\Progress\AbilityEstimator;
 use Uplandia\Core\Progress\Adaptive;
 use Uplandia\Core\Progress\AdaptiveAnswer;
 use Uplandia\Core\Progress\AdaptiveEnding;
 use Uplandia\Core\Progress\AdaptiveItem;
+use Uplandia\Core\Progress\AdaptiveStanding;
 use Uplandia\Core\Progress\Item;
 use Uplandia\Core\Progress\Mastery;
 use Uplandia\Core\Progress\Prior;
 use Uplandia\Core\Progress\Response;
+use Uplandia\Core\Statistics\Interval;
 
 final class AdaptiveTest extends TestCase
 {
@@ -28,6 +31,23 @@ final class AdaptiveTest extends TestCase
     public function test_information_is_that_of_the_formula(float $theta, float $b, float $c, float $expected): void
     {
         self::assertEqualsWithDelta($expected, (new AdaptiveItem(1, 0, $b, $c))->information($theta), 1e-6);
+    }
+
+    #[TestWith([0.6, 0.8, null])]
+    #[TestWith([0.65, 0.8, null])]
+    #[TestWith([0.5, 0.65, null])]
+    #[TestWith([0.66, 0.8, AdaptiveEnding::Above])]
+    #[TestWith([0.5, 0.64, AdaptiveEnding::Below])]
+    public function test_it_stands_on_a_side_when_its_whole_interval_does(
+        float $low,
+        float $high,
+        ?AdaptiveEnding $side,
+    ): void {
+        $ability = new Ability(theta: [0.0], own: [1.0], shared: [0.0], common: 0.0);
+        self::assertSame(
+            $side,
+            (new AdaptiveStanding(ability: $ability, share: 0.6, interval: new Interval($low, $high)))->side(0.65),
+        );
     }
 
     public function test_the_topic_furthest_behind_its_share_has_its_turn(): void

@@ -219,6 +219,8 @@ final class MarksTest extends TestCase
             fn () => new MarkScheme(-1),
             fn () => new MarkScheme(1, 2),
             fn () => new Scale(low: 0, high: 100, cut: '0.5', cutScore: 100),
+            fn () => new Scale(low: 0, high: 100, cut: '0.5', cutScore: 0),
+            fn () => new Scale(low: 0, high: 100, cut: '0', cutScore: 50),
             fn () => new Scale(low: 0, high: 100, cut: '1', cutScore: 50),
             fn () => new Scale(low: 0, high: 100, cut: '0.5', cutScore: 50, step: 7),
             fn () => MarkScheme::correctingForGuessing(1, 1),

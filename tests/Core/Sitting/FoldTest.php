@@ -18,6 +18,7 @@ use Uplandia\Core\Sitting\InvalidTerms;
 use Uplandia\Core\Sitting\Item;
 use Uplandia\Core\Sitting\LostContact;
 use Uplandia\Core\Sitting\PacePlan;
+use Uplandia\Core\Sitting\QuestionState;
 use Uplandia\Core\Sitting\Section;
 use Uplandia\Core\Sitting\State;
 use Uplandia\Core\Sitting\Status;
@@ -100,6 +101,56 @@ final class FoldTest extends TestCase
             $this->fold($this->terms(), [$written, $end, $first], 200)->questions[0]->rubricMarks,
         );
         self::assertNull($this->fold($this->terms(), [$written, $end], 200)->questions[0]->rubricMarks);
+    }
+
+    public function test_begin_end_and_marks_are_the_servers_to_say_and_the_rest_is_the_browsers(): void
+    {
+        $servers = array_filter(EventKind::cases(), static fn (EventKind $kind): bool => ! $kind->isTheBrowsers());
+        self::assertSame(
+            [EventKind::Started, EventKind::HandedIn, EventKind::RubricMarked],
+            array_values($servers),
+        );
+    }
+
+    public function test_flags_strikes_and_sureness_are_what_was_said_last_and_of_one_question(): void
+    {
+        $flag = fn (int $second, bool $on): Event => $this->event(
+            kind: EventKind::Flagged,
+            second: $second,
+            position: 0,
+            value: $on,
+        );
+        $strike = fn (int $second, array $options): Event => $this->event(
+            kind: EventKind::Struck,
+            second: $second,
+            position: 0,
+            value: $options,
+        );
+        $sure = fn (int $second, string $how): Event => $this->event(
+            kind: EventKind::Sureness,
+            second: $second,
+            position: 0,
+            value: $how,
+        );
+        $done = [
+            $this->answer(0, 'a', 5),
+            $flag(10, true), $strike(11, ['b', 'c']), $sure(12, 'guess'),
+            $flag(20, false), $strike(21, ['c']), $sure(22, 'sure'),
+            $flag(30, true),
+        ];
+        $told = fn (array $events): array => array_map(
+            static fn (QuestionState $question): array => [
+                $question->flagged, $question->struck, $question->sureness?->value,
+            ],
+            array_slice($this->fold($this->terms(), $events, 60)->questions, 0, 2),
+        );
+        $untouched = [false, [], null];
+        self::assertSame([$untouched, $untouched], $told([]));
+        self::assertSame([[true, ['b', 'c'], 'guess'], $untouched], $told(array_slice($done, 0, 4)));
+        self::assertSame([[false, ['c'], 'sure'], $untouched], $told(array_slice($done, 0, 7)));
+        self::assertSame([[true, ['c'], 'sure'], $untouched], $told($done));
+        // In whatever order they arrive.
+        self::assertSame([[true, ['c'], 'sure'], $untouched], $told(array_reverse($done)));
     }
 
     public function test_an_answer_can_be_taken_back(): void
@@ -1194,7 +1245,7 @@ final class FoldTest extends TestCase
         EventKind $kind,
         int $second,
         ?int $position = null,
-        array|int|string|null $value = null,
+        array|bool|int|string|null $value = null,
     ): Event {
         $this->seq++;
 

@@ -40,6 +40,7 @@ final class SampleTest extends TestCase
         self::assertEqualsWithDelta(1.0, Sample::correlation([1, 2, 3], [10, 20, 30]), 1e-12);
         self::assertEqualsWithDelta(-1.0, Sample::correlation([1, 2, 3], [3, 2, 1]), 1e-12);
         self::assertEqualsWithDelta(0.0, Sample::correlation([1, 2, 3, 4], [1, -1, -1, 1]), 1e-12);
+        self::assertEqualsWithDelta(-1.0, Sample::correlation([1, 2], [5, 3]), 1e-12);
         self::assertNull(Sample::correlation([1, 1, 1], [1, 2, 3]));
         self::assertNull(Sample::correlation([1], [1]));
     }
