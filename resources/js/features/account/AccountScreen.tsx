@@ -16,6 +16,7 @@ import { ShortcutSettings } from '../sitting/ShortcutSettings';
 import { FormOf, NewPasswordField, PasswordField, Send } from './fields';
 import { useForm } from './useForm';
 import { Tick } from '../../ui/Tick';
+import { useKeptTick } from '../../ui/useKeptTick';
 
 export function Component() {
   useTitle('Account');
@@ -88,19 +89,11 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
 
 /** What of the app is kept here, to start without a network. */
 function ThisDevice({ owner }: { owner: string }) {
-  const [on, setOn] = useState(() => !isOff());
-  const turning = useMutation({
-    mutationFn: (next: boolean) => turn(next),
-    networkMode: 'always',
-    onMutate: setOn,
-    onError: (_, next) => setOn(!next),
-  });
+  const keeps = useKeptTick(!isOff(), turn, { networkMode: 'always' });
   return (
     <Part title="Without a connection">
-      <Tick on={on} disabled={turning.isPending} onChange={(on) => turning.mutate(on)}>
-        This device keeps the app, so that it starts without a connection
-      </Tick>
-      {turning.isError && (
+      <Tick {...keeps.box}>This device keeps the app, so that it starts without a connection</Tick>
+      {keeps.error && (
         <p role="alert" className="text-error">
           This could not be changed. Try again when there is a connection.
         </p>

@@ -16,6 +16,8 @@ export function Highlights({ sitting, position }: { sitting: string; position: n
     const quote = words.trim();
     if (quote === '') return setFault('Type some words of the question.');
     for (const part of document.querySelectorAll<HTMLElement>('#the-question [data-part]')) {
+      // The next one is built out of sight, and is nobody's to search.
+      if (!part.checkVisibility()) continue;
       const text = textIn(part);
       const from = text.toLowerCase().indexOf(quote.toLowerCase());
       if (from >= 0) {

@@ -21,11 +21,12 @@ export function useKept(sitting: string, position: number): Kept & { ready: bool
   return { ...ofQuestion(page.data, position), ready: !page.isPending };
 }
 
-/** Puts a star on a question or takes it away. Shown at once. */
+/** Puts a star on a question or takes it away, one after the other. Shown at once. */
 export function useStarring(sitting: string, position: number) {
   return useMutation({
     mutationFn: (on: boolean) =>
       ask(api.PUT('/api/sittings/{sitting}/questions/{position}/star', { ...path(sitting, position), body: { on } })),
+    scope: { id: `star-${sitting}-${position}` },
     ...again,
     onMutate: async (on) => {
       await hold(sitting);
@@ -41,6 +42,7 @@ export function useNoting(sitting: string, position: number) {
   return useMutation({
     mutationFn: (note: string) =>
       ask(api.PUT('/api/sittings/{sitting}/questions/{position}/note', { ...path(sitting, position), body: { note } })),
+    scope: { id: `note-${sitting}-${position}` },
     onSuccess: (_, note) => {
       lay(sitting, position, { note: note.trim() });
       return told(sitting);

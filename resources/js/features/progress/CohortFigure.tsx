@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, ask, type View } from '../../api/client';
 import { cohort as cohortOf } from '../../api/queries';
@@ -7,6 +7,7 @@ import { Figure } from '../../ui/Figure';
 import { Loading } from '../../ui/Loading';
 import { Table } from '../../ui/Table';
 import { Tick } from '../../ui/Tick';
+import { useKeptTick } from '../../ui/useKeptTick';
 import { percent } from '../../ui/words';
 import { Distribution } from '../result/Distribution';
 import { amongOthers } from './amongOthers';
@@ -106,23 +107,17 @@ function Topics({ topics }: { topics: readonly View<'CohortTopic'>[] }) {
 
 function TakesPart({ exam, takesPart }: { exam: string; takesPart: boolean }) {
   const known = useQueryClient();
-  const saying = useMutation({
-    mutationFn: (yes: boolean) =>
-      ask(api.PUT('/api/exams/{exam}/cohort', { params: { path: { exam } }, body: { takesPart: yes } })),
-    onSuccess: () => known.invalidateQueries({ queryKey: cohortOf(exam).queryKey }),
-  });
+  const part = useKeptTick(
+    takesPart,
+    (yes) => ask(api.PUT('/api/exams/{exam}/cohort', { params: { path: { exam } }, body: { takesPart: yes } })),
+    { onSuccess: () => known.invalidateQueries({ queryKey: cohortOf(exam).queryKey }) },
+  );
   return (
     <Figure title="Your part in it">
-      <Tick
-        on={saying.isPending ? saying.variables : takesPart}
-        disabled={saying.isPending}
-        onChange={(yes) => saying.mutate(yes)}
-      >
-        Count my results among the others’, without my name
-      </Tick>
-      {saying.isError && (
+      <Tick {...part.box}>Count my results among the others’, without my name</Tick>
+      {part.error && (
         <p role="alert" className="text-error">
-          {saying.error.message}
+          {part.error.message}
         </p>
       )}
       <p className="text-sm text-base-content/75">

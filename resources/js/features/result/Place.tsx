@@ -1,10 +1,11 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, ask, type View } from '../../api/client';
 import { result as resultOf } from '../../api/queries';
 import { Figure } from '../../ui/Figure';
 import { Table } from '../../ui/Table';
 import { Tick } from '../../ui/Tick';
+import { useKeptTick } from '../../ui/useKeptTick';
 import { ShareBar } from '../../ui/ShareBar';
 import { count, dayTime, duration, percent } from '../../ui/words';
 import { Distribution } from './Distribution';
@@ -116,17 +117,16 @@ function Attempts({ attempts, sitting }: { attempts: readonly View<'Attempt'>[];
 function Group({ result, agrees }: { result: View<'Result'>; agrees: boolean }) {
   const { sitting, place } = result;
   const known = useQueryClient();
-  const agreeing = useMutation({
-    mutationFn: (yes: boolean) =>
+  const agreeing = useKeptTick(
+    agrees,
+    (yes) =>
       ask(api.PUT('/api/sittings/{sitting}/comparison', { params: { path: { sitting } }, body: { agrees: yes } })),
-    onSuccess: () => known.invalidateQueries({ queryKey: resultOf(sitting).queryKey }),
-  });
+    { onSuccess: () => known.invalidateQueries({ queryKey: resultOf(sitting).queryKey }) },
+  );
   return (
     <Figure title="Those who share this test">
-      <Tick on={agrees} disabled={agreeing.isPending} onChange={(yes) => agreeing.mutate(yes)}>
-        Compare me with the others who agree to it
-      </Tick>
-      {agreeing.isError && (
+      <Tick {...agreeing.box}>Compare me with the others who agree to it</Tick>
+      {agreeing.error && (
         <p role="alert" className="text-error">
           {agreeing.error.message}
         </p>

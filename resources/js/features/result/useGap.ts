@@ -15,6 +15,7 @@ export function useCause(sitting: string, position: number) {
           body: { cause },
         }),
       ),
+    scope: { id: `cause-${sitting}-${position}` },
     onSuccess: (_, cause) => tell({ cause }),
   });
 }
@@ -30,6 +31,7 @@ export function useGap(sitting: string, position: number) {
           body: { inBook },
         }),
       ),
+    scope: { id: `gap-${sitting}-${position}` },
     onSuccess: (_, inGapBook) => tell({ inGapBook }),
   });
 }
