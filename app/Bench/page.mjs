@@ -78,7 +78,7 @@ async function move() {
     took.push((await busy(cdp)) - before);
     const article = await page.evaluate(() => {
       const copy = document.querySelector('article').cloneNode(true);
-      for (const hidden of copy.querySelectorAll('[style*="display: none"]')) hidden.remove();
+      for (const hidden of copy.querySelectorAll('[style*="content-visibility: hidden"]')) hidden.remove();
       return copy.innerHTML;
     });
     await bare.bringToFront();

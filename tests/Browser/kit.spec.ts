@@ -123,7 +123,7 @@ test('words are marked and struck, by pointer and by keyboard, and stay with the
   await expect.poll(() => painted(page, 'struck')).toEqual([]);
   await page.getByRole('radio').first().check();
   await page.getByRole('button', { name: 'Check', exact: true }).click();
-  await expect(page.getByText('To take with you')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'To take with you' })).toBeVisible();
   await expect.poll(() => painted(page, 'marked').then((all) => all[0])).toBe(`${first} ${second}`);
 });
 
@@ -143,7 +143,7 @@ test('the handbook opens beside the reasons, and the authors can be told a word'
   await reference.click();
   const beside = page.getByRole('complementary', { name: 'Handbook' });
   await expect(beside.getByRole('heading', { name: title })).toBeVisible();
-  await expect(page.getByText('To take with you')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'To take with you' })).toBeVisible();
   await expectAccessible(page);
 });
 
@@ -276,4 +276,17 @@ test('a sound is played, paused, wound back and slowed, and can be read', async 
   await page.getByRole('button', { name: 'Read it instead' }).click();
   await expect(page.getByRole('button', { name: 'Hide the written version' })).toBeVisible();
   await expectAccessible(page);
+});
+
+test.describe('where the player cannot be fetched', () => {
+  test.use({ serviceWorkers: 'block' });
+
+  test('a sound is played by the browser’s own', async ({ page }) => {
+    await page.route(/\/Player-[^/]*\.js$/, (route) => route.abort());
+    await signInAs(page, 'Petra Quill');
+    await beginWith(page, 'tag._holds=sound&pools=&count=1&mode=untimed');
+    await expect(page.locator('audio[controls]')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Read it instead' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Play it' })).toHaveCount(0);
+  });
 });

@@ -1,7 +1,12 @@
+import { useQuery } from '@tanstack/react-query';
 import { ZoomIn } from 'lucide-react';
-import { createContext, useContext, useState, type RefObject } from 'react';
+import { createContext, useContext, useState, type ReactNode, type RefObject } from 'react';
 import { Dialog } from './Dialog';
-import { Player } from './Player';
+import { part } from './part';
+import type { Tells } from './Player';
+
+/** Few questions can be heard: it is fetched for those. */
+export const player = part('player', async () => (await import('./Player')).Player);
 
 /** Whether it is for paper: then nothing can be clicked or played, and words stand for sounds. */
 export const OnPaper = createContext(false);
@@ -39,13 +44,19 @@ export function Sound({ src, label, written }: { src: string; label: string; wri
   return (
     <span className="block max-w-xl rounded-box border border-base-300 bg-base-200 p-3">
       <span className="mb-2 block font-bold">{label}</span>
-      <Player label={label}>
+      <Played label={label}>
         {({ ref, ...tells }) => (
           // The written version below stands for captions.
           // eslint-disable-next-line jsx-a11y/media-has-caption
-          <audio ref={ref as RefObject<HTMLAudioElement>} {...tells} preload="metadata" src={src} aria-label={label} />
+          <audio
+            ref={ref as RefObject<HTMLAudioElement> | undefined}
+            {...tells}
+            preload="metadata"
+            src={src}
+            aria-label={label}
+          />
         )}
-      </Player>
+      </Played>
       <Written words={written} />
     </span>
   );
@@ -56,10 +67,10 @@ export function Film({ src, label, written }: { src: string; label: string; writ
   if (useContext(OnPaper)) return <Printed label={label} written={written} />;
   return (
     <span className="block max-w-xl rounded-box border border-base-300 bg-base-200 p-3">
-      <Player label={label}>
+      <Played label={label}>
         {({ ref, ...tells }) => (
           <video
-            ref={ref as RefObject<HTMLVideoElement>}
+            ref={ref as RefObject<HTMLVideoElement> | undefined}
             {...tells}
             muted
             playsInline
@@ -69,10 +80,17 @@ export function Film({ src, label, written }: { src: string; label: string; writ
             aria-label={label}
           />
         )}
-      </Player>
+      </Played>
       <Written words={written} />
     </span>
   );
+}
+
+/** With our own controls, or with the browser's where ours cannot be fetched. */
+function Played({ label, children }: { label: string; children: (media: Tells) => ReactNode }) {
+  const { data: Own, isError } = useQuery(player);
+  if (Own) return <Own label={label}>{children}</Own>;
+  return <span className="block min-h-11">{children({ controls: isError })}</span>;
 }
 
 function Printed({ label, written }: { label: string; written: string }) {

@@ -4,22 +4,20 @@ import { useId, useRef, useState, type ReactNode, type RefObject } from 'react';
 const BACK_S = 10;
 const SPEEDS = [0.75, 1, 1.25, 1.5] as const;
 
+/** What the element that plays is given. */
+export interface Tells {
+  ref?: RefObject<HTMLMediaElement | null>;
+  onPlay?: () => void;
+  onPause?: () => void;
+  onTimeUpdate?: () => void;
+  onLoadedMetadata?: () => void;
+  onError?: () => void;
+  /** The browser's own. */
+  controls?: boolean;
+}
+
 /** Plays a sound or a film: pause, ten seconds back, any place in it, and slower or faster. */
-export function Player({
-  label,
-  children,
-}: {
-  label: string;
-  /** The element that plays, given what tells of it. */
-  children: (media: {
-    ref: RefObject<HTMLMediaElement | null>;
-    onPlay: () => void;
-    onPause: () => void;
-    onTimeUpdate: () => void;
-    onLoadedMetadata: () => void;
-    onError: () => void;
-  }) => ReactNode;
-}) {
+export function Player({ label, children }: { label: string; children: (media: Tells) => ReactNode }) {
   const id = useId();
   const media = useRef<HTMLMediaElement>(null);
   const [playing, setPlaying] = useState(false);

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { View } from '../../api/client';
 import { Markdown } from '../../ui/Markdown';
 import { Tabs } from '../../ui/Tabs';
@@ -7,7 +7,7 @@ import { Tabs } from '../../ui/Tabs';
 const KINDS = { case: 'Case', passage: 'Text', series: 'Series' } as const;
 
 /** What several questions share: the scenario and exhibits of a case, a text, or the lead of a series. */
-export function UnitPanel({
+export const UnitPanel = memo(function UnitPanel({
   unit,
   position,
   evidence = [],
@@ -27,7 +27,7 @@ export function UnitPanel({
   return (
     <section
       aria-label={unit.title}
-      className="grid content-start gap-3 self-start rounded-box border border-base-300 bg-base-200 p-4 lg:sticky lg:top-36 lg:max-h-[calc(100dvh-14rem)] lg:overflow-y-auto print:static print:max-h-none"
+      className="grid content-start gap-3 self-start rounded-box border border-base-300 bg-base-200 p-4 lg:sticky lg:top-36 lg:max-h-[calc(100dvh-var(--head,9rem)-var(--foot,0rem)-6rem)] lg:overflow-y-auto print:static print:max-h-none"
     >
       <div>
         <p className="text-base-content/75">
@@ -68,4 +68,4 @@ export function UnitPanel({
       </div>
     </section>
   );
-}
+});

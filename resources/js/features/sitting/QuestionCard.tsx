@@ -33,6 +33,7 @@ export function QuestionCard({
   const id = useId();
   const { position, stem, body } = question;
   const response = state.response as Response | null;
+  const locked = state.locked || reading;
   // A text with gaps is the field itself.
   const stemIsField = body.kind === 'dropdown_gaps' || body.kind === 'typed_gaps';
   return (
@@ -54,7 +55,7 @@ export function QuestionCard({
         body={body}
         stem={stem}
         response={response}
-        locked={state.locked}
+        locked={locked}
         labelledBy={id}
         onAnswer={(answer) => store.answer(position, answer)}
         struck={state.struck}
@@ -65,13 +66,13 @@ export function QuestionCard({
           <fieldset
             disabled={state.locked || !response || state.tries.length > 0 || state.asked === true}
             aria-labelledby={`${id}-how-sure`}
-            className="flex flex-wrap items-center gap-x-1 disabled:opacity-60"
+            className="flex flex-wrap items-center disabled:opacity-60 sm:gap-x-1"
           >
-            <span id={`${id}-how-sure`} className="mr-2">
+            <span id={`${id}-how-sure`} className="mr-0.5 sm:mr-2">
               How sure?
             </span>
             {SURENESS.map(([value, label]) => (
-              <label key={value} className="flex min-h-11 cursor-pointer items-center gap-1.5 px-2">
+              <label key={value} className="flex min-h-11 cursor-pointer items-center gap-1.5 px-1 sm:px-2">
                 <input
                   type="radio"
                   name={`${id}-sure`}
@@ -84,7 +85,7 @@ export function QuestionCard({
             ))}
           </fieldset>
         )}
-        {tutor && body.kind !== 'written' && response && !state.locked && (
+        {tutor && body.kind !== 'written' && response && !locked && (
           <button
             type="button"
             disabled={state.asked === true || isTried(state)}
@@ -94,7 +95,7 @@ export function QuestionCard({
             {state.asked ? 'Asking whether it is right' : 'Only tell me if it is right'}
           </button>
         )}
-        {body.kind === 'single' && response && !state.locked && (
+        {body.kind === 'single' && response && !locked && (
           <button
             type="button"
             className="min-h-11 cursor-pointer text-primary underline underline-offset-4"

@@ -37,7 +37,7 @@ export function QuestionHeading(props: {
       </h1>
       <div className="flex flex-wrap items-center gap-x-4">
         {props.timeOf && <OwnTime store={props.timeOf} />}
-        {!inTurn && questions >= MANY && <GoTo key={position} questions={questions} onGo={props.onGo} />}
+        {!inTurn && questions >= MANY && <GoTo at={position} questions={questions} onGo={props.onGo} />}
         {!inTurn && (
           <select
             aria-label="What going on leads to"
@@ -57,10 +57,11 @@ export function QuestionHeading(props: {
   );
 }
 
-function GoTo({ questions, onGo }: { questions: number; onGo: (position: number) => void }) {
+function GoTo({ at, questions, onGo }: { at: number; questions: number; onGo: (position: number) => void }) {
   const id = useId();
-  const [typed, setTyped] = useState('');
-  const [fault, setFault] = useState(false);
+  const [{ from, ...last }, setEntry] = useState({ from: at, typed: '', fault: false });
+  // What was typed at another question is done with.
+  const { typed, fault } = from === at ? last : { typed: '', fault: false };
   return (
     <form
       className="flex items-center gap-2 text-sm"
@@ -68,7 +69,7 @@ function GoTo({ questions, onGo }: { questions: number; onGo: (position: number)
         event.preventDefault();
         const number = /^\d+$/.test(typed.trim()) ? Number(typed) : 0;
         if (number >= 1 && number <= questions) onGo(number - 1);
-        else setFault(true);
+        else setEntry({ from: at, typed, fault: true });
       }}
     >
       <label htmlFor={GO_TO}>Go to</label>
@@ -81,10 +82,7 @@ function GoTo({ questions, onGo }: { questions: number; onGo: (position: number)
         value={typed}
         aria-invalid={fault || undefined}
         aria-describedby={fault ? id : undefined}
-        onChange={(event) => {
-          setTyped(event.target.value);
-          setFault(false);
-        }}
+        onChange={(event) => setEntry({ from: at, typed: event.target.value, fault: false })}
         className="input w-14 border-base-content/50 text-right pointer-fine:h-9"
       />
       {fault && (

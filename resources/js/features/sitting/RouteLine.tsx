@@ -7,6 +7,8 @@ import type { QuestionState } from './sittingStore';
 /** So many have room side by side on a wide screen without small targets; more are folded, as far as that helps. */
 const IN_A_ROW = 44;
 const MOST_ROWS = 3;
+/** Of still more, only the stretches that are in sight are drawn: so many are one. */
+const STRETCH = 20;
 
 /**
  * The strip that shows every question of a sitting and its state. Like a path on a map: a line with a mark for each
@@ -36,59 +38,74 @@ export function RouteLine({
   open: boolean;
   onGo: (position: number) => void;
 }) {
-  const strip = useRef<HTMLOListElement>(null);
+  const strip = useRef<HTMLDivElement>(null);
   const rows = Math.ceil(questions.length / IN_A_ROW);
   const folded = rows > 1 && rows <= MOST_ROWS;
+  const far = rows > MOST_ROWS;
+  const length = far ? STRETCH : Math.max(questions.length, 1);
+  const stretches = Array.from({ length: Math.ceil(questions.length / length) }, (_, i) => i * length);
   useEffect(() => {
     const line = strip.current;
-    const mark = line?.children[current];
-    if (!line || !mark) return;
+    const stretch = line?.children[Math.floor(current / length)];
+    if (!line || !stretch) return;
     // Told by the browser after it has laid the page out: asking it would make it do so once more.
     const watch = new IntersectionObserver(
       ([seen]) => {
-        if (!seen?.rootBounds || seen.intersectionRatio > 0.99) return;
-        const { left, width } = seen.boundingClientRect;
-        line.scrollLeft += left + width / 2 - (seen.rootBounds.left + seen.rootBounds.width / 2);
+        if (!seen?.rootBounds) return;
+        const { left, right } = seen.rootBounds;
+        const box = seen.boundingClientRect;
+        const wide = box.width / stretch.childElementCount;
+        const mark = box.left + ((current % length) + 0.5) * wide;
+        if (mark < left + wide || mark > right - wide) line.scrollLeft += mark - (left + right) / 2;
+        watch.disconnect();
       },
-      { root: line, threshold: [0, 0.99] },
+      { root: line },
     );
-    watch.observe(mark);
+    watch.observe(stretch);
     return () => watch.disconnect();
-  }, [current]);
+  }, [current, length]);
   return (
     <nav aria-label="Route line" className="relative">
-      <ol
-        ref={strip}
-        className={clsx(
-          'relative flex overflow-x-auto py-1',
-          rows <= MOST_ROWS && 'lg:grid lg:overflow-visible',
-          open && '*:not-last:grow-0',
-        )}
-        style={{
-          gridTemplateColumns: `repeat(${Math.ceil(questions.length / rows)}, minmax(0, ${open ? '4rem' : '1fr'}))${open && rows === 1 ? ' minmax(0, 1fr)' : ''}`,
-        }}
-      >
-        {questions.map((question) => (
-          <Stop
-            key={question.position}
-            question={question}
-            here={question.position === current}
-            low={folded}
-            far={rows > MOST_ROWS}
-            dim={!isAmong(only, question)}
-            section={sections.get(question.position)}
-            noted={noted.has(question.position)}
-            off={inTurn && question.position !== current}
-            onGo={onGo}
-          />
+      <div ref={strip} className={clsx('relative flex overflow-x-auto py-1', !far && 'lg:overflow-visible')}>
+        {stretches.map((from) => (
+          <ol
+            key={from}
+            start={from + 1}
+            className={clsx(
+              'flex shrink-0 grow',
+              far ? '[content-visibility:auto]' : 'lg:grid lg:w-full',
+              open && '*:not-last:grow-0',
+            )}
+            style={
+              far
+                ? { containIntrinsicSize: `${Math.min(length, questions.length - from) * 2.25}rem 3.5rem` }
+                : {
+                    gridTemplateColumns: `repeat(${Math.ceil(questions.length / rows)}, minmax(0, ${open ? '4rem' : '1fr'}))${open && rows === 1 ? ' minmax(0, 1fr)' : ''}`,
+                  }
+            }
+          >
+            {questions.slice(from, from + length).map((question) => (
+              <Stop
+                key={question.position}
+                question={question}
+                here={question.position === current}
+                low={folded}
+                dim={!isAmong(only, question)}
+                section={sections.get(question.position)}
+                noted={noted.has(question.position)}
+                off={inTurn && question.position !== current}
+                onGo={onGo}
+              />
+            ))}
+            {open && rows === 1 && (
+              <li
+                aria-hidden="true"
+                className="mt-[1.8rem] h-0 grow border-t-2 border-dashed border-base-content/30 max-lg:min-w-9"
+              />
+            )}
+          </ol>
         ))}
-        {open && rows === 1 && (
-          <li
-            aria-hidden="true"
-            className="mt-[1.8rem] h-0 grow border-t-2 border-dashed border-base-content/30 max-lg:min-w-9"
-          />
-        )}
-      </ol>
+      </div>
     </nav>
   );
 }
@@ -98,7 +115,6 @@ const Stop = memo(function Stop({
   question,
   here,
   low,
-  far,
   dim,
   section,
   noted,
@@ -109,8 +125,6 @@ const Stop = memo(function Stop({
   here: boolean;
   /** One of several rows, on a wide screen. */
   low: boolean;
-  /** One of so many that most are out of sight: those are not drawn. */
-  far: boolean;
   dim: boolean;
   /** The section that begins here. */
   section: string | undefined;
@@ -120,13 +134,7 @@ const Stop = memo(function Stop({
 }) {
   return (
     // The line is its background: of five hundred, each box more would be felt with every question.
-    <li
-      className={clsx(
-        'route-line relative shrink-0 grow basis-9',
-        low && 'lg:[--line:0.65rem]',
-        far && '[contain-intrinsic-size:2.25rem_3.500rem] [content-visibility:auto]',
-      )}
-    >
+    <li className={clsx('route-line relative shrink-0 grow basis-9', low && 'lg:[--line:0.65rem]')}>
       {/* A section begins at a boundary stone. */}
       {section && (
         <span

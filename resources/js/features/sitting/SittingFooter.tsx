@@ -2,6 +2,11 @@ import { ChevronLeft, Flag, FlagOff } from 'lucide-react';
 import { Button } from '../../ui/Button';
 import type { QuestionState } from './sittingStore';
 
+// Made once: the foot is drawn again with every question.
+const BACK = <ChevronLeft aria-hidden="true" className="size-4.5 sm:hidden" />;
+const FLAG = <Flag aria-hidden="true" className="size-4.5" />;
+const FLAG_OFF = <FlagOff aria-hidden="true" className="size-4.5" />;
+
 /** What can be done with the question on screen, always in reach of the thumb. */
 export function SittingFooter(props: {
   state: QuestionState;
@@ -31,16 +36,12 @@ export function SittingFooter(props: {
             onClick={() => props.back !== null && props.onGo(props.back)}
             disabled={props.back === null || props.inTurn}
           >
-            <ChevronLeft aria-hidden="true" className="size-4.5 sm:hidden" />
+            {BACK}
             <span className="max-sm:sr-only">Back</span>
           </Button>
         )}
         <Button aria-pressed={state.flagged} onClick={() => props.onFlag(!state.flagged)}>
-          {state.flagged ? (
-            <FlagOff aria-hidden="true" className="size-4.5" />
-          ) : (
-            <Flag aria-hidden="true" className="size-4.5" />
-          )}
+          {state.flagged ? FLAG_OFF : FLAG}
           <span className="max-sm:sr-only">{state.flagged ? 'Unflag' : 'Flag'}</span>
         </Button>
         {/* Far from going on, so that nobody hands in by a slip. */}

@@ -8,6 +8,13 @@ import { Saved } from './Saved';
 import type { SittingStore, Snapshot } from './sittingStore';
 import { useRemaining } from './useSitting';
 
+// Made once: the head is drawn again with every question.
+const PAUSE = <Pause aria-hidden="true" className="size-4.5" />;
+const CUP = <Coffee aria-hidden="true" className="size-4.5" />;
+const CASE = <BriefcaseBusiness aria-hidden="true" className="size-4.5" />;
+const TIMER = <Timer aria-hidden="true" className="size-4.5" />;
+const TIMER_OFF = <TimerOff aria-hidden="true" className="size-4.5" />;
+
 /** The head of a sitting: whether all is saved, the clock, and what lies on the desk. */
 export function SittingHeader(props: {
   store: SittingStore;
@@ -57,12 +64,12 @@ export function SittingHeader(props: {
       )}
       {briefing.pausable && (
         <Tool label="Pause" off={!active} onUse={() => void store.pause()}>
-          <Pause aria-hidden="true" className="size-4.5" />
+          {PAUSE}
         </Tool>
       )}
       {now.breaksLeft > 0 && (
         <Tool label="Break" off={!active} onUse={props.onBreak}>
-          <Coffee aria-hidden="true" className="size-4.5" />
+          {CUP}
         </Tool>
       )}
       <button
@@ -71,7 +78,7 @@ export function SittingHeader(props: {
         className="flex min-h-11 min-w-9 cursor-pointer items-center justify-center gap-1.5 lg:hidden"
         onClick={props.onKit}
       >
-        <BriefcaseBusiness aria-hidden="true" className="size-4.5" /> Kit
+        {CASE} Kit
       </button>
     </div>
   );
@@ -151,11 +158,7 @@ function Countdown(props: {
         className="flex min-h-11 min-w-9 cursor-pointer items-center justify-center"
         onClick={hide}
       >
-        {hidden ? (
-          <Timer aria-hidden="true" className="size-4.5" />
-        ) : (
-          <TimerOff aria-hidden="true" className="size-4.5" />
-        )}
+        {hidden ? TIMER : TIMER_OFF}
       </button>
     </>
   );

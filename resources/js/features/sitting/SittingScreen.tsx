@@ -1,33 +1,17 @@
 import { useQuery } from '@tanstack/react-query';
-import clsx from 'clsx';
-import {
-  Activity,
-  lazy,
-  startTransition,
-  Suspense,
-  useCallback,
-  useEffect,
-  useLayoutEffect,
-  useMemo,
-  useRef,
-  useState,
-} from 'react';
+import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
-import type { View } from '../../api/client';
-import { explanation, kept, queries, session, tables } from '../../api/queries';
-import { Failure } from '../../ui/Failure';
+import { kept, queries, session, tables } from '../../api/queries';
 import { Loading } from '../../ui/Loading';
 import { Notice } from '../../ui/Notice';
+import { useAfterPaint } from '../../ui/useAfterPaint';
 import { useTitle } from '../../ui/useTitle';
 import { useWide } from '../../ui/useWide';
 import { applyLook, readLook, type Look } from '../../ui/look';
-import { HighlightableQuestion } from '../library/HighlightableQuestion';
 import { StarAndNote } from '../library/StarAndNote';
 import { useKept, useNoted, useStarring } from '../library/useKept';
 import { OpenSection } from '../result/openSection';
 import { prepare } from '../question/prepare';
-import type { Response } from '../question/response';
-import { UnitPanel } from '../question/UnitPanel';
 import { EndCheck } from './EndCheck';
 import { following, type Only } from './following';
 import { BreakCheck } from './BreakCheck';
@@ -39,15 +23,16 @@ import { KitTool, type Desk } from './kit/KitTools';
 import { haveAtHand } from './kit/parts';
 import { Ruler } from './kit/Ruler';
 import { NotHere, OnBreak, Paused, Pausing, TimeUp } from './Interruptions';
-import { QuestionCard } from './QuestionCard';
 import { GO_TO, QuestionHeading } from './QuestionHeading';
+import { QuestionStage } from './QuestionStage';
 import { RouteLine } from './RouteLine';
 import { startsOf } from './sections';
 import { readShortcuts } from '../../ui/shortcuts';
 import { SittingFooter } from './SittingFooter';
 import { SittingHeader } from './SittingHeader';
-import type { QuestionState, SittingStore, Snapshot } from './sittingStore';
+import type { SittingStore, Snapshot } from './sittingStore';
 import { useShortcuts } from './useShortcuts';
+import { useBuilt } from './useBuilt';
 import { useSitting, useSnapshot } from './useSitting';
 
 export function Component() {
@@ -68,9 +53,7 @@ function Sitting({ id, user }: { id: string; user: string }) {
 }
 
 const TakeAlong = lazy(async () => ({ default: (await import('./packs/TakeAlong')).TakeAlong }));
-const PackedReasons = lazy(async () => ({ default: (await import('./packs/PackedReasons')).PackedReasons }));
 const ReadingTime = lazy(async () => ({ default: (await import('./ReadingTime')).ReadingTime }));
-const Explained = lazy(async () => ({ default: (await import('../result/Explained')).Explained }));
 
 /** What one looks at: the questions, or a last check before handing in or taking a break. */
 type Face = 'questions' | 'handing in' | 'taking a break';
@@ -129,6 +112,14 @@ function Open({
     },
     [store],
   );
+  const { take } = kit;
+  const openSection = useCallback(
+    (code: string) => {
+      setPage(code);
+      take('handbook');
+    },
+    [take],
+  );
   const handIn = async () => {
     setHanding(true);
     await store.handIn();
@@ -155,8 +146,7 @@ function Open({
   const next = sitting.questions[current + 1];
   const nextUnit = sitting.units.find((one) => one.id === next?.unit);
   useEffect(() => (next ? prepare(next, nextUnit) : undefined), [next, nextUnit]);
-  // The next question is built while one looks at this one.
-  const ahead = useAtRest(current + 1);
+  const built = useBuilt(current, sitting.questions.length);
   useShortcuts({
     shortcuts,
     store,
@@ -179,10 +169,6 @@ function Open({
   });
 
   if (!state || !question) return null;
-  const cards = [{ question, state }];
-  const nextState = questions[ahead];
-  if (next && ahead === current + 1 && nextState) cards.push({ question: next, state: nextState });
-  const beside = unitsOf(sitting.units, cards, current);
   const { marks, penalty } = question;
   // Beside a question that stands alone there is room.
   const open = !asking ? null : kit.open === undefined ? (wide && !unit ? 'notes' : null) : kit.open;
@@ -298,16 +284,7 @@ function Open({
                 onHandIn={() => void handIn()}
               />
             ) : (
-              <article
-                className={clsx(
-                  'grid gap-x-8 gap-y-4',
-                  unit &&
-                    (open
-                      ? 'xl:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]'
-                      : 'lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]'),
-                )}
-                aria-labelledby="question"
-              >
+              <article className="grid gap-y-4" aria-labelledby="question">
                 <QuestionHeading
                   heading={heading}
                   position={current}
@@ -322,58 +299,29 @@ function Open({
                   onGo={go}
                   timeOf={look.ownTime ? store : null}
                 />
-                {beside.map((one) => (
-                  <Activity key={one.unit.id} mode={one.unit === unit ? 'visible' : 'hidden'}>
-                    <HighlightableQuestion sitting={id} position={one.unit.positions[0] ?? one.position}>
-                      <UnitPanel unit={one.unit} position={one.position} />
-                    </HighlightableQuestion>
-                  </Activity>
-                ))}
-                <div id="the-question" className="grid content-start gap-5">
-                  {state.checked && state.outcome ? (
-                    <OpenSection
-                      value={(code) => {
-                        setPage(code);
-                        kit.take('handbook');
-                      }}
-                    >
-                      <Answered key={current} sitting={id} position={current} />
-                    </OpenSection>
-                  ) : (
-                    cards.map(({ question, state }) => (
-                      <Activity
-                        key={`${state.position}-${filled}`}
-                        mode={state.position === current ? 'visible' : 'hidden'}
-                      >
-                        <HighlightableQuestion sitting={id} position={state.position}>
-                          <QuestionCard
-                            question={question}
-                            state={state}
-                            store={store}
-                            asksSureness={sitting.briefing.asksSureness}
-                            reading={reading}
-                            tutor={tutor}
-                          />
-                          {state.checked && now.pack && state.response && (
-                            <Suspense fallback={<Loading what="Fetching the reasons" />}>
-                              <PackedReasons
-                                owner={user}
-                                sitting={id}
-                                position={current}
-                                response={state.response as Response}
-                              />
-                            </Suspense>
-                          )}
-                        </HighlightableQuestion>
-                      </Activity>
-                    ))
-                  )}
-                  {!(wide && open === 'notes') && (
-                    <div id="kept">
-                      <StarAndNote key={`${current}-${filled}`} sitting={id} position={current} asked={noteAsked} />
-                    </div>
-                  )}
-                </div>
+                <OpenSection value={openSection}>
+                  <QuestionStage
+                    sitting={id}
+                    owner={user}
+                    current={current}
+                    built={built}
+                    questions={sitting.questions}
+                    states={questions}
+                    units={sitting.units}
+                    narrow={open !== null}
+                    below={
+                      !(wide && open === 'notes') && (
+                        <Kept key={filled} sitting={id} position={current} asked={noteAsked} />
+                      )
+                    }
+                    store={store}
+                    asksSureness={sitting.briefing.asksSureness}
+                    reading={reading}
+                    tutor={tutor}
+                    packed={now.pack !== null}
+                    filled={filled}
+                  />
+                </OpenSection>
               </article>
             )}
           </div>
@@ -405,17 +353,13 @@ function Open({
   );
 }
 
-function Answered({ sitting, position }: { sitting: string; position: number }) {
-  const page = useQuery(explanation(sitting, position));
-  const [words, setWords] = useState<string | null>(null);
-  if (page.isPending) return <Loading what="Fetching the reasons" />;
-  if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
+/** Star and note below the question. It goes first: they follow once it is painted. */
+function Kept({ sitting, position, asked }: { sitting: string; position: number; asked: { current: boolean } }) {
+  const painted = useAfterPaint(position);
   return (
-    <HighlightableQuestion sitting={sitting} position={position} onCard={setWords}>
-      <Suspense fallback={<Loading what="Fetching the reasons" />}>
-        <Explained sitting={sitting} explanation={page.data} card={{ words, onClose: () => setWords(null) }} />
-      </Suspense>
-    </HighlightableQuestion>
+    <div id="kept" className="min-h-11">
+      {painted === position && <StarAndNote key={position} sitting={sitting} position={position} asked={asked} />}
+    </div>
   );
 }
 
@@ -430,36 +374,6 @@ function useHeight(head: React.RefObject<HTMLElement | null>): void {
     watch.observe(element);
     return () => watch.disconnect();
   }, [head]);
-}
-
-interface Card {
-  question: View<'Question'>;
-  state: QuestionState;
-}
-
-/** The units of what is drawn, each once, and the question of it that one looks at, or would. */
-function unitsOf(units: readonly View<'Unit'>[], cards: readonly Card[], current: number) {
-  return units.flatMap((unit) => {
-    const within = cards.filter(({ question }) => question.unit === unit.id).map(({ state }) => state.position);
-    const [first] = within;
-    return first === undefined ? [] : [{ unit, position: within.includes(current) ? current : first }];
-  });
-}
-
-const AT_REST_MS = 300;
-
-/** The first question has the connection and the machine to itself: one reads it for longer than this. */
-const FIRST_REST_MS = 2_000;
-
-/** A value once the page has been at rest with it for a moment. */
-function useAtRest(value: number): number {
-  const [rested, setRested] = useState(-1);
-  useEffect(() => {
-    const rest = rested === -1 ? FIRST_REST_MS : AT_REST_MS;
-    const timer = window.setTimeout(() => startTransition(() => setRested(value)), rest);
-    return () => window.clearTimeout(timer);
-  }, [value, rested]);
-  return rested;
 }
 
 const AT_HAND_MS = 10_000;

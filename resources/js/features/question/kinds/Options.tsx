@@ -61,7 +61,7 @@ export function Options({
               <label
                 className="flex min-h-12 flex-1 cursor-pointer items-center gap-3 px-3 py-2 has-disabled:cursor-default"
                 // Who selects words of an option does not choose it.
-                onClick={(event) => document.getSelection()?.toString() && event.preventDefault()}
+                onClick={(event) => isSelectedIn(event.currentTarget) && event.preventDefault()}
               >
                 <input
                   type={several ? 'checkbox' : 'radio'}
@@ -126,6 +126,12 @@ function Finder(props: { words: string; onWords: (words: string) => void; shown:
       </span>
     </div>
   );
+}
+
+/** Whether words of it are selected. What is selected in a field elsewhere, by going there with the Tab key say, is not. */
+function isSelectedIn(element: Element): boolean {
+  const selection = document.getSelection();
+  return selection !== null && !selection.isCollapsed && selection.containsNode(element, true);
 }
 
 function speaksOf(text: string, words: string): boolean {

@@ -71,12 +71,14 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
       place(at);
     }
   };
+  // Whole on the screen, with what is asked below it: what one points at should not have to be scrolled to.
+  const maxWidth = `max(20rem, ${Math.round((44 * picture.width) / picture.height)}dvh)`;
   return (
     <div {...around} className="grid gap-2">
-      <div className="flex max-w-[75ch] items-start justify-between gap-3">
+      <div className="flex items-start justify-between gap-3" style={{ maxWidth }}>
         <p id={`${labelledBy}-how`}>
           {most === 1 ? 'Point at one place.' : `Point at ${most} places; ${points.length} of ${most} set.`}
-          <span className="text-base-content/75">
+          <span className="text-base-content/75 pointer-coarse:sr-only">
             {' '}
             By keyboard: arrow keys move a cross, Enter sets the point, + and − look closer or less close.
           </span>
@@ -119,8 +121,7 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
           'relative cursor-crosshair overflow-hidden rounded-box border border-base-content/50',
           view.times > 1 ? 'touch-none' : 'touch-pan-y',
         )}
-        // Whole on the screen: what one points at should not have to be scrolled to.
-        style={{ maxWidth: `max(20rem, ${Math.round((50 * picture.width) / picture.height)}dvh)` }}
+        style={{ maxWidth }}
       >
         <div
           ref={inner}

@@ -1,27 +1,20 @@
 import clsx from 'clsx';
-import {
-  Backpack,
-  Calculator,
-  Keyboard,
-  NotebookPen,
-  PencilRuler,
-  SunMoon,
-  Table2,
-  X,
-  type LucideIcon,
-} from 'lucide-react';
-import { memo, useCallback, useEffect, useRef, type ReactNode } from 'react';
+import { Backpack, Calculator, Keyboard, NotebookPen, PencilRuler, SunMoon, Table2, X } from 'lucide-react';
+import { memo, useCallback, useEffect, useRef, useState, type ReactNode } from 'react';
 import type { Kit, Tool } from './kit';
 
-const RAIL: readonly [Tool, string, LucideIcon][] = [
-  ['notes', 'Notes', NotebookPen],
-  ['calculator', 'Calculator', Calculator],
-  ['tables', 'Tables', Table2],
-  ['scratch', 'Scratch', PencilRuler],
-  ['look', 'Look', SunMoon],
-  ['along', 'Along', Backpack],
-  ['keys', 'Keys', Keyboard],
-];
+// The marks are made once: the rail is drawn again when something is taken.
+const RAIL: readonly [Tool, string, ReactNode][] = (
+  [
+    ['notes', 'Notes', NotebookPen],
+    ['calculator', 'Calculator', Calculator],
+    ['tables', 'Tables', Table2],
+    ['scratch', 'Scratch', PencilRuler],
+    ['look', 'Look', SunMoon],
+    ['along', 'Along', Backpack],
+    ['keys', 'Keys', Keyboard],
+  ] as const
+).map(([tool, name, Icon]) => [tool, name, <Icon key={tool} aria-hidden="true" className="size-5" />]);
 const ALL = RAIL.map(([tool]) => tool);
 const TITLES: Record<Tool, string> = {
   notes: 'This question',
@@ -33,6 +26,8 @@ const TITLES: Record<Tool, string> = {
   along: 'Without a connection',
   handbook: 'Handbook',
 };
+
+const AWAY = <X aria-hidden="true" className="size-4.5" />;
 
 /**
  * The kit: on a wide screen a rail at the edge, and what is open beside the question; on a narrow one from below. The
@@ -57,7 +52,9 @@ export function KitPanel({
     if (asked.current && open) panel.current?.focus({ preventScroll: true });
     asked.current = false;
   }, [open]);
-  const shown = open && !kit.used.includes(open) ? [...kit.used, open] : kit.used;
+  // What lay open once stays as it is, though nobody took it: beside a case it is put away, and comes back after it.
+  const [laid, setLaid] = useState<readonly Tool[]>([]);
+  if (open && !laid.includes(open)) setLaid([...laid, open]);
   const now = useRef({ kit, open });
   useEffect(() => {
     now.current = { kit, open };
@@ -94,10 +91,10 @@ export function KitPanel({
             className="grid size-11 cursor-pointer place-items-center rounded-field hover:bg-base-content/10 pointer-fine:size-8"
             onClick={() => kit.close()}
           >
-            <X aria-hidden="true" className="size-4.5" />
+            {AWAY}
           </button>
         </div>
-        {shown.map((tool) => (
+        {laid.map((tool) => (
           <div key={tool} hidden={tool !== open}>
             {children(tool)}
           </div>
@@ -123,7 +120,7 @@ const Rail = memo(function Rail({
 }) {
   return (
     <ul aria-label="Kit" className={clsx('flex', low ? 'w-full overflow-x-auto' : 'flex-col gap-1')}>
-      {RAIL.filter(([tool]) => tools.includes(tool)).map(([tool, name, Icon]) => (
+      {RAIL.filter(([tool]) => tools.includes(tool)).map(([tool, name, icon]) => (
         <li key={tool} className={clsx(tool === 'keys' && 'max-sm:hidden', low && 'flex-1')}>
           <button
             type="button"
@@ -135,7 +132,7 @@ const Rail = memo(function Rail({
               open === tool ? 'border-primary font-bold' : 'border-transparent hover:bg-base-content/10',
             )}
           >
-            <Icon aria-hidden="true" className="size-5" />
+            {icon}
             {name}
           </button>
         </li>

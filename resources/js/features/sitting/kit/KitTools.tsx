@@ -1,17 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { memo, type ReactNode } from 'react';
 import { Unreachable } from '../../../api/client';
-import { section, session } from '../../../api/queries';
 import { Failure } from '../../../ui/Failure';
 import { Loading } from '../../../ui/Loading';
 import type { Look } from '../../../ui/look';
 import type { part } from '../../../ui/part';
 import { useAfterPaint } from '../../../ui/useAfterPaint';
 import { Highlights } from '../../library/Highlights';
-import { SectionPage } from '../../library/SectionPage';
 import { StarAndNote } from '../../library/StarAndNote';
 import { WordToAuthors } from '../../library/WordToAuthors';
-import { handbooksHere } from '../packs/handbooks';
 import type { Shortcuts } from '../../../ui/shortcuts';
 import type { Tool } from './kit';
 import { calculator, moreTools, scratch } from './parts';
@@ -67,6 +64,7 @@ const Laid = memo(function Laid({ tool, desk }: { tool: Tool; desk: Desk }) {
     case 'tables':
     case 'look':
     case 'keys':
+    case 'handbook':
       return (
         <Later part={moreTools} what="it">
           {({ default: MoreTools }) => <MoreTools tool={tool} desk={desk} />}
@@ -80,8 +78,6 @@ const Laid = memo(function Laid({ tool, desk }: { tool: Tool; desk: Desk }) {
           {({ default: Scratch }) => <Scratch sitting={sitting} />}
         </Later>
       );
-    case 'handbook':
-      return desk.page && <Page exam={desk.exam} code={desk.page} />;
   }
 });
 
@@ -95,16 +91,4 @@ function Later<Tool>(props: {
   if (tool.isPending) return <Loading what={`Fetching ${props.what}`} />;
   if (tool.isError) return <Failure error={new Unreachable()} retry={() => void tool.refetch()} />;
   return props.children(tool.data);
-}
-
-function Page({ exam, code }: { exam: string; code: string }) {
-  const page = useQuery(section(exam, code));
-  const owner = useQuery(session).data?.user?.email ?? '';
-  const away = page.error instanceof Unreachable;
-  const here = useQuery({ ...handbooksHere(owner), enabled: away });
-  const kept = here.data?.find((one) => one.exam === exam)?.sections.find((one) => one.code === code);
-  const data = page.data ?? (away ? kept : undefined);
-  if (page.isPending || (away && here.isPending)) return <Loading what="Turning the page" />;
-  if (!data) return <Failure error={page.error} retry={() => void page.refetch()} />;
-  return <SectionPage exam={exam} page={data} />;
 }

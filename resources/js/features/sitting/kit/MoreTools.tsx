@@ -1,10 +1,17 @@
+import { useQuery } from '@tanstack/react-query';
+import { Unreachable } from '../../../api/client';
+import { section, session } from '../../../api/queries';
+import { Failure } from '../../../ui/Failure';
+import { Loading } from '../../../ui/Loading';
 import { LookFields } from '../../../ui/LookFields';
 import { ShortcutSettings } from '../ShortcutSettings';
+import { SectionPage } from '../../library/SectionPage';
+import { handbooksHere } from '../packs/handbooks';
 import type { Desk } from './KitTools';
 import { Tables } from './Tables';
 
 /** The tools that most sittings do without. */
-export default function MoreTools({ tool, desk }: { tool: 'tables' | 'look' | 'keys'; desk: Desk }) {
+export default function MoreTools({ tool, desk }: { tool: 'tables' | 'look' | 'keys' | 'handbook'; desk: Desk }) {
   switch (tool) {
     case 'tables':
       return <Tables exam={desk.exam} />;
@@ -12,5 +19,19 @@ export default function MoreTools({ tool, desk }: { tool: 'tables' | 'look' | 'k
       return <LookFields look={desk.look} onChange={desk.onLook} />;
     case 'keys':
       return <ShortcutSettings onChange={desk.onShortcuts} />;
+    case 'handbook':
+      return desk.page && <Page exam={desk.exam} code={desk.page} />;
   }
+}
+
+function Page({ exam, code }: { exam: string; code: string }) {
+  const page = useQuery(section(exam, code));
+  const owner = useQuery(session).data?.user?.email ?? '';
+  const away = page.error instanceof Unreachable;
+  const here = useQuery({ ...handbooksHere(owner), enabled: away });
+  const kept = here.data?.find((one) => one.exam === exam)?.sections.find((one) => one.code === code);
+  const data = page.data ?? (away ? kept : undefined);
+  if (page.isPending || (away && here.isPending)) return <Loading what="Turning the page" />;
+  if (!data) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  return <SectionPage exam={exam} page={data} />;
 }

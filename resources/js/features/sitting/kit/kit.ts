@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 
 export type Tool = 'notes' | 'calculator' | 'tables' | 'scratch' | 'look' | 'keys' | 'along' | 'handbook';
 
@@ -6,8 +6,6 @@ export type Tool = 'notes' | 'calculator' | 'tables' | 'scratch' | 'look' | 'key
 export interface Kit {
   /** null: put away; undefined: nothing was chosen yet. */
   open: Tool | null | undefined;
-  /** Those that were open once stay where they were. */
-  used: readonly Tool[];
   take(tool: Tool): void;
   toggle(tool: Tool): void;
   close(): void;
@@ -21,11 +19,12 @@ export function useKit(sitting: string): Kit {
     const kept = sessionStorage.getItem(key);
     return kept === '' ? null : TOOLS.find((tool) => tool === kept);
   });
-  const [used, setUsed] = useState<readonly Tool[]>(open ? [open] : []);
-  const take = (tool: Tool | null) => {
-    setOpen(tool);
-    if (tool && !used.includes(tool)) setUsed([...used, tool]);
-    if (tool !== 'handbook') sessionStorage.setItem(key, tool ?? '');
-  };
-  return { open, used, take, toggle: (tool) => take(open === tool ? null : tool), close: () => take(null) };
+  const take = useCallback(
+    (tool: Tool | null) => {
+      setOpen(tool);
+      if (tool !== 'handbook') sessionStorage.setItem(key, tool ?? '');
+    },
+    [key],
+  );
+  return { open, take, toggle: (tool) => take(open === tool ? null : tool), close: () => take(null) };
 }

@@ -1,5 +1,6 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { part } from '../../../ui/part';
+import { player } from '../../../ui/Media';
 import { dragList, dragRows, zoom } from '../../question/kinds/parts';
 
 export const calculator = part('calculator', () => import('./Calculator'));
@@ -14,4 +15,5 @@ export function haveAtHand(queries: QueryClient): void {
   void queries.prefetchQuery(dragList);
   void queries.prefetchQuery(dragRows);
   void queries.prefetchQuery(zoom);
+  void queries.prefetchQuery(player);
 }
