@@ -135,6 +135,7 @@ test('a recipe is kept under a name, brought back, renamed and deleted', async (
   await expect(page.getByRole('textbox', { name: 'Name of the recipe' })).toHaveValue('Knots · 7');
   await page.getByRole('textbox', { name: 'Name of the recipe' }).fill(name);
   await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name, exact: true })).toBeVisible();
   await page.goto('/build');
   await page.getByRole('button', { name, exact: true }).click();
   await expect(page.getByText(/^7 questions on Knots, met or not, timed/)).toBeVisible();

@@ -7,7 +7,7 @@ test('from sign-in to a marked, explained test, and the next one from what was m
   for (let i = 0; i < 6; i++) {
     await choose(page, 0);
     await page.getByRole('button', { name: 'Check', exact: true }).click();
-    await expect(page.getByText('To take with you')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'To take with you' })).toBeVisible();
     if (i < 5) await page.getByRole('button', { name: 'Next', exact: true }).click();
   }
   await page.getByRole('button', { name: 'Hand in', exact: true }).click();
@@ -20,7 +20,7 @@ test('from sign-in to a marked, explained test, and the next one from what was m
   await expect(page.getByRole('link', { name: 'Begin' })).toBeVisible();
   await page.goBack();
   await page.getByRole('link', { name: 'Review each question' }).click();
-  await expect(page.getByText('To take with you')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'To take with you' })).toBeVisible();
   await page.getByRole('link', { name: 'All (6)' }).click();
   await page.goto('/build?pools=missed,partly,left_blank');
   // Six first options in a row are hardly ever all right: options are shuffled.
@@ -113,7 +113,7 @@ test('a check without a connection locks the answer at once, and the reasons fol
   await expect(page.getByText('Checked: your answer stands')).toBeVisible();
   await expect(page.getByRole('radiogroup').getByRole('radio').nth(1)).toBeDisabled();
   await context.setOffline(false);
-  await expect(page.getByText('To take with you')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'To take with you' })).toBeVisible();
 });
 
 test('handing in without a connection keeps everything and is done when it is back', async ({ page, context }) => {

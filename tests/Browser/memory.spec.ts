@@ -9,7 +9,7 @@ test('a card is made with one key, gone through by keys, and comes back on anoth
   await begin(page, { mode: 'Tutor', questions: 1 });
   await choose(page, 0);
   await page.getByRole('button', { name: 'Check', exact: true }).click();
-  await expect(page.getByText('To take with you')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'To take with you' })).toBeVisible();
   await page.keyboard.press('m');
   const form = page.getByRole('dialog', { name: 'A new card' });
   await expect(form.getByLabel('Front', { exact: true })).toBeFocused();
@@ -174,6 +174,11 @@ test('a lesson goes step by step, by keys too, ends in a quiz, and is remembered
   await expect(page.getByText('Step 3 of 5')).toBeVisible();
   await page.keyboard.press('[');
   await expect(page.getByText('Step 2 of 5')).toBeVisible();
+  const kept = async () => {
+    const answer = await page.request.get('/api/exams/upland-guide/handbook-kept');
+    return ((await answer.json()) as { pages: { step: number }[] }).pages[0]?.step;
+  };
+  await expect.poll(kept).toBe(1);
   // Whoever comes back goes on where they stopped.
   await page.goto('/handbook/upland-guide');
   await page.getByRole('link', { name: 'Go on where you stopped: Lightning and storms' }).click();

@@ -33,7 +33,9 @@ test('an over-confident person is told, and names what lay behind', async ({ pag
   await expect(page.getByRole('region', { name: 'In short' })).toContainText('were sure and wrong');
   await expect(page.getByText(/^You were surer than right, by \d+ points in a hundred/)).toBeVisible();
   const field = page.getByRole('combobox', { name: /^What lay behind question/ }).first();
+  const told = page.waitForResponse(/\/cause$/);
   await field.selectOption('Mixed two things up');
+  await told;
   await page.reload();
   await expect(field).toHaveValue('mixed_up');
   // The review has the same, and there the question goes out of the gap book and back.

@@ -31,7 +31,7 @@ test('a result speaks of sureness and habits and leads to the questions', async 
   const number = await longest.textContent();
   await longest.click();
   await expect(page.getByRole('heading', { name: `Question ${number}`, exact: true })).toBeVisible();
-  await expect(page.getByText('To take with you')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'To take with you' })).toBeVisible();
 });
 
 test('tutor mode shows the right answer, the choice, every reason and the handbook', async ({ page }) => {
@@ -201,6 +201,28 @@ test('a star and a note stay with a question, also in the review and its pools',
   await expect(page.getByText('Read 3.2 once more')).toBeVisible();
   await page.goto('/build?pools=starred,with_notes&count=1');
   await expect(page.getByRole('button', { name: 'Begin', exact: true })).toBeEnabled();
+});
+
+test('a star that is put on and taken off is off, however slow the connection: one thing is sent after the other', async ({
+  page,
+}) => {
+  let [open, most, all] = [0, 0, 0];
+  await page.route(/\/star$/, async (route) => {
+    most = Math.max(most, ++open);
+    all++;
+    await page.waitForTimeout(800);
+    await route.continue();
+    open--;
+  });
+  await signInAs(page, 'Petra Quill');
+  await begin(page, { mode: 'Tutor', questions: 2 });
+  await page.getByRole('button', { name: 'Star', exact: true }).click();
+  await page.getByRole('button', { name: 'Starred' }).click();
+  await expect(page.getByRole('button', { name: 'Star', exact: true })).toHaveAttribute('aria-pressed', 'false');
+  await expect.poll(() => [all, open]).toEqual([2, 0]);
+  expect(most).toBe(1);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Star', exact: true })).toBeVisible();
 });
 
 test('the clock says how the pace is, and can be hidden', async ({ page }) => {

@@ -40,7 +40,7 @@ test('every main view', async ({ page }) => {
     await choose(page, i % 4);
     if (i === 1) await page.getByRole('button', { name: 'Flag', exact: true }).click();
     await page.getByRole('button', { name: 'Check', exact: true }).click();
-    await page.getByText('To take with you').waitFor();
+    await page.getByRole('heading', { name: 'To take with you' }).waitFor();
     if (i < 4) await page.getByRole('button', { name: 'Next', exact: true }).click();
   }
   await shoot(page, 'tutor');
@@ -49,7 +49,7 @@ test('every main view', async ({ page }) => {
   await page.getByRole('button', { name: /^Hand in/ }).click();
   await page.getByRole('heading', { name: 'By topic' }).waitFor();
   await page.getByRole('link', { name: 'Review each question' }).click();
-  await page.getByText('To take with you').waitFor();
+  await page.getByRole('heading', { name: 'To take with you' }).waitFor();
   await shoot(page, 'review');
 
   await begin(page, { mode: 'Timed', questions: 30 });

@@ -1,4 +1,4 @@
-import { expect, test, type Browser, type Page } from '@playwright/test';
+import { expect, test, type Browser, type Page, type Route } from '@playwright/test';
 import { OwnServer } from './ownServer';
 import {
   answerAnything,
@@ -47,7 +47,7 @@ async function answerAll(page: Page, questions: number, keys: Map<string, string
     await options[Math.max(0, place)]?.check();
     await page.getByRole('radio', { name: 'Sure', exact: true }).check();
     await page.getByRole('button', { name: 'Check', exact: true }).click();
-    await expect(page.getByText('To take with you')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'To take with you' })).toBeVisible();
     if (i < questions) await page.getByRole('button', { name: 'Next', exact: true }).click();
   }
   await page.getByRole('button', { name: 'Hand in', exact: true }).click();
@@ -85,7 +85,7 @@ test('a new person’s first day', async ({ page }) => {
     if (i <= 3) await page.waitForTimeout(9_000);
     await answerAnything(page);
     await page.getByRole('button', { name: 'Check', exact: true }).click();
-    await expect(page.getByText('To take with you')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'To take with you' })).toBeVisible();
     if (i < 10) await page.getByRole('button', { name: 'Next', exact: true }).click();
   }
   await page.getByRole('button', { name: 'Hand in', exact: true }).click();
@@ -231,11 +231,12 @@ test('an outlook that moved, two results side by side, and a place among others'
     await page.waitForTimeout(12_000);
     await choose(page, 0);
     await page.getByRole('button', { name: 'Check', exact: true }).click();
-    await expect(page.getByText('To take with you')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'To take with you' })).toBeVisible();
     if (i === 0) await page.getByRole('button', { name: 'Next', exact: true }).click();
   }
   await page.getByRole('button', { name: 'Hand in', exact: true }).click();
   await page.getByRole('button', { name: /^Hand in/ }).click();
+  await expect(page.getByRole('heading', { name: 'Every question' })).toBeVisible();
   await page.goto('/progress');
   await expect.poll(rests).toBe(before + 2);
   await expect(outlook).toContainText(/(Up|Down) from \d+\s%|As \d+ (weeks|days) ago/);
@@ -245,6 +246,13 @@ test('an outlook that moved, two results side by side, and a place among others'
     page.getByText(/^Of \d+ others who sat a whole paper or rehearsal, about \d+ in a hundred/),
   ).toBeVisible();
   const part = page.getByRole('checkbox', { name: /^Count my results among the others/ });
+  // What cannot be kept springs back, and says so.
+  const refuses = (route: Route) => (route.request().method() === 'PUT' ? route.abort() : route.continue());
+  await page.route(/\/cohort$/, refuses);
+  await part.click();
+  await expect(page.getByRole('alert')).toContainText('The server cannot be reached');
+  await expect(part).toBeChecked();
+  await page.unroute(/\/cohort$/, refuses);
   await part.uncheck();
   await expect(page.getByText('Your results left the comparison at once')).toBeVisible();
   await page.reload();
@@ -324,7 +332,7 @@ test('what was met is found by a word of one’s own note, with its history', as
   await page.getByRole('button', { name: 'As a table (CSV)' }).click();
   expect((await table).suggestedFilename()).toMatch(/library\.csv$/);
   await rows.getByRole('link').first().click();
-  await expect(page.getByText('To take with you')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'To take with you' })).toBeVisible();
 });
 
 test('the handbook is searched, read on where one stopped, and ends in a short quiz', async ({ page }) => {
