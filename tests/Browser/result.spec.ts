@@ -107,6 +107,28 @@ test('a review is gone through by keys, with the handbook beside it, and read as
   await expectAccessible(page);
 });
 
+test('a key pressed the very moment the next question is shown is that question’s', async ({ page }) => {
+  await latestOf(page, 'Idris Vane');
+  await page.getByRole('link', { name: 'Review each question' }).click();
+  await expect(page.getByText(/^1 of \d+ here$/)).toBeVisible();
+  // Pressed in the page itself, before the browser has painted: no person is quicker, and no test runner.
+  await page.evaluate(() => {
+    const press = (key: string) => document.body.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+    const seen: string[] = [];
+    new MutationObserver((_, observer) => {
+      const spans = [...document.querySelectorAll('article span')].map(({ textContent }) => textContent);
+      const at = /^\d+(?= of \d+ here$)/.exec(spans.find((text) => / of \d+ here$/.test(text)) ?? '')?.[0];
+      if (!at || at === seen.at(-1)) return;
+      seen.push(at);
+      document.body.dataset.seen = seen.join(' ');
+      if (seen.length === 4) observer.disconnect();
+      else press(seen.length === 1 ? ']' : '[');
+    }).observe(document.body, { childList: true, subtree: true, characterData: true });
+    press(']');
+  });
+  await expect(page.locator('body')).toHaveAttribute('data-seen', '2 3 2 1');
+});
+
 test('what was sat is taken away as a table and as statements', async ({ page }) => {
   await latestOf(page, 'Noor Selwick');
   const taken = async (name: string) => {
