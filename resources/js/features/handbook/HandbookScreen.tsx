@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { Check } from 'lucide-react';
-import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useLayoutEffect, useRef, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { Unreachable, type View } from '../../api/client';
 import { handbook, pagesKept, section as sectionQuery } from '../../api/queries';
@@ -238,12 +238,13 @@ function Section({
   const [words, setWords] = useState<string | null>(null);
   const away = asked.error instanceof Unreachable;
   const data = asked.data ?? (away ? kept?.sections.find((one) => one.code === code) : undefined);
-  useEffect(() => {
-    if (moved && data) heading.current?.focus();
-  }, [moved, data]);
+  const shown = moved && data !== undefined;
+  useLayoutEffect(() => {
+    if (shown) heading.current?.focus();
+  }, [shown]);
   // Whoever turns a page over at once has not read it.
   const stay = useEffectEvent(() => mine.reading.mutate({ step: mine.step, finished: false }));
-  const there = moved && data !== undefined && mine.ready;
+  const there = shown && mine.ready;
   useEffect(() => {
     if (!there) return;
     const timer = window.setTimeout(() => stay(), READ_MS);

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { useEffect, useRef, type RefObject } from 'react';
+import { type RefObject, useLayoutEffect, useRef } from 'react';
 import type { View } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Markdown } from '../../ui/Markdown';
@@ -27,7 +27,7 @@ export function Lesson(props: {
     moved.current = true;
     onStep(to);
   };
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (moved.current) heading.current?.focus();
   }, [at]);
   useKeys((event) => {

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useId, useRef, useState } from 'react';
+import { useId, useLayoutEffect, useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Markdown } from '../../ui/Markdown';
@@ -86,7 +86,7 @@ function Side(props: {
   const field = useRef<HTMLTextAreaElement>(null);
   const { first } = props;
   // It has just been asked for.
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (!first || !field.current) return;
     field.current.focus();
     field.current.setSelectionRange(field.current.value.length, field.current.value.length);

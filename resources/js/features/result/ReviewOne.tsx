@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { explanation } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
@@ -35,7 +35,7 @@ export function ReviewOne(props: {
   const before = lines.filter(({ position }) => position < line.position).at(-1);
   const after = lines.find(({ position }) => position > line.position);
   const go = (to: Line) => void navigate(`/review/${sitting}/${to.position + 1}${search}`);
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (moved) heading.current?.focus();
   }, [moved]);
   // What comes next is there before it is asked for.

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import { api, ask, Refused, type View } from '../../api/client';
 import { cards } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
@@ -82,7 +82,7 @@ function Session({ cards, again }: { cards: Card[]; again: () => void }) {
     setAt(at + 1);
   };
   // Enter turns a card over, and the back is read once it is there.
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (turned) back.current?.focus();
     else (turn.current ?? heading.current)?.focus();
   }, [at, turned]);
