@@ -149,10 +149,15 @@ test('the handbook opens beside the reasons, and the authors can be told a word'
 
 test('the kit is there without a connection', async ({ page }) => {
   await signInAs(page, 'Noor Selwick');
-  const fetched = page.waitForResponse(/Scratch-.*\.js/, { timeout: 40_000 });
+  const parts = ['Calculator', 'MoreTools', 'Scratch'].map((part) =>
+    page
+      .waitForResponse((answer) => answer.url().includes(`/${part}-`) && answer.url().endsWith('.js'), {
+        timeout: 40_000,
+      })
+      .then((answer) => answer.finished()),
+  );
   await begin(page, { mode: 'Timed', questions: 4, minutes: 30, exam: 'upland-guide' });
-  await fetched;
-  await page.waitForTimeout(500);
+  await Promise.all(parts);
   await page.context().setOffline(true);
   await page.keyboard.press('r');
   await page.getByRole('textbox', { name: 'Calculation' }).fill('3 × 4');
@@ -222,7 +227,7 @@ test('the look of a sitting: room between lines, and a ruler that follows', asyn
       .evaluate((text) => parseFloat(getComputedStyle(text).lineHeight));
   const before = await height();
   await page.getByRole('radio', { name: 'Widest' }).check();
-  expect(await height()).toBeGreaterThan(before * 1.3);
+  await expect.poll(height).toBeGreaterThan(before * 1.3);
   await page.getByRole('checkbox', { name: 'Reading ruler' }).check();
   const ruler = page.locator('.reading-ruler');
   await page.mouse.move(400, 300);

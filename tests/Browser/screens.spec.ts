@@ -134,7 +134,7 @@ test('signing in with a wrong password says what to do and keeps the address', a
 test('somebody else’s sitting is a page that says there is nothing', async ({ page, browser }) => {
   await signInAs(page, 'Noor Selwick');
   await begin(page, { mode: 'Timed', questions: 2 });
-  await expect(page.getByRole('timer')).toContainText(/^3:4\d/);
+  await expect(page.getByRole('timer')).toContainText(/^3:[34]\d/);
   const other = await (await browser.newContext()).newPage();
   await signInAs(other, 'Petra Quill');
   await other.goto(new URL(page.url()).pathname);
