@@ -19,7 +19,7 @@ use Uplandia\Core\Sitting\Awake;
                 property: 'awakeSince',
                 type: 'integer',
                 nullable: true,
-                description: 'Since when the page has been awake without a gap.',
+                description: 'Since when the page has been awake without a gap. Null: it slept, and asks what time it is.',
             ),
         ],
     ),

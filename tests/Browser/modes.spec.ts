@@ -13,6 +13,7 @@ import {
 } from './ways';
 
 /** Begins a test of some choices, as the address of the builder has them. */
+const DAY_MS = 86_400_000;
 const next = (page: Page) => page.getByRole('button', { name: 'Next', exact: true });
 const handIn = (page: Page) => page.getByRole('button', { name: 'Hand in', exact: true });
 
@@ -195,6 +196,38 @@ test('the server is killed in the middle of a test, and nothing is lost', async 
     server.kill();
   }
 });
+
+for (const [which, goOn] of [
+  ['goes on', async (page: Page) => page.clock.fastForward(DAY_MS)],
+  ['stands', async (page: Page) => page.clock.setSystemTime(Date.now() + DAY_MS)],
+] as const)
+  test(`a lid that is closed for a day takes no second: the browser’s own clock ${which} meanwhile`, async ({
+    browser,
+  }) => {
+    const server = new OwnServer(Number(process.env.UPLANDIA_PORT ?? 8123) + 40);
+    await server.start();
+    try {
+      const page = await browser.newPage({ baseURL: server.address });
+      await page.clock.install();
+      await signInAs(page, 'Noor Selwick');
+      await begin(page, { mode: 'Timed', questions: 2, minutes: 10 });
+      await choose(page, 1);
+      await expect(page.getByText('All saved')).toBeVisible();
+      server.kill();
+      await server.start(1);
+      await goOn(page);
+      await expect(page.getByRole('heading', { name: 'Paused' })).toBeVisible();
+      await page.getByRole('button', { name: 'Go on', exact: true }).click();
+      await expect(page.getByRole('heading', { name: 'Question 1 of 2' })).toBeVisible();
+      await expect(page.getByRole('radiogroup').getByRole('radio').nth(1)).toBeChecked();
+      await expect(page.getByRole('timer', { name: 'Time left' })).toHaveText(/^12:[0-2]\d/);
+      await choose(page, 0);
+      await expect(page.getByText('All saved')).toBeVisible();
+      await page.close();
+    } finally {
+      server.kill();
+    }
+  });
 
 test.describe('with a finger', () => {
   test.use({ hasTouch: true, isMobile: true, viewport: { width: 390, height: 800 } });

@@ -301,15 +301,69 @@ test('what was kept here when it was handed in elsewhere is not lost without a w
   expect(storage.kept.get(OWNER)).toEqual([]);
 });
 
-test('when time is up it is handed in as soon as that can be, whatever the server thinks of the time', async () => {
-  const { store, server, time } = await openStore(['down', 'down']);
+test('when time is up the server is asked, and it is handed in as soon as it says so', async () => {
+  const { store, server, time } = await openStore(['down', 'down', state({ status: 'handed_in', deadline: null })]);
   store.answer(0, { choice: 'a' });
   expect(store.timeUp()).toBe(true);
+  expect(store.read().zero).toBe('time is up');
   await time.pass(0);
   expect(store.read().link.kind).toBe('away');
   await time.pass(1_000 + 2_000);
-  expect(server.sent('handIn')).toHaveLength(3);
-  expect(server.sent('record')).toEqual([]);
+  expect(server.sent('record').map(kinds)).toEqual(Array(3).fill(['shown', 'answered']));
+  expect(server.sent('handIn')).toEqual([[]]);
+  expect(store.read().link.kind).toBe('handedIn');
+});
+
+test('when the server says that there is time left, nothing is handed in, and time may be up again', async () => {
+  const { store, server, time } = await openStore([
+    state({ deadline: NOW + 900_000 }),
+    state({ status: 'paused', deadline: null, remainingMs: 500_000 }),
+  ]);
+  store.timeUp();
+  await time.pass(1);
+  // So it is, too, where a section ends and the next begins.
+  expect(store.read()).toMatchObject({ zero: null, link: { kind: 'saved' } });
+  expect(store.remaining()).toBe(900_000);
+  store.timeUp();
+  expect(store.read().zero).toBe('time is up');
+  await time.pass(1);
+  expect(store.read()).toMatchObject({ zero: null, status: 'paused' });
+  expect(store.remaining()).toBe(500_000);
+  expect(server.sent('handIn')).toEqual([]);
+});
+
+test('whoever closed the lid is not told that time is up', async () => {
+  const { store, server, time } = await openStore([
+    state(),
+    state({ status: 'paused', deadline: null, remainingMs: 500_000 }),
+  ]);
+  await store.flush();
+  time.setWall(3_600_000);
+  store.timeUp();
+  expect(store.read().zero).toBe('slept');
+  await time.pass(1);
+  expect(server.asked.at(-1)?.letter.awakeSince).toBeNull();
+  expect(store.read()).toMatchObject({ zero: null, status: 'paused' });
+});
+
+test('a page that wakes asks at once how things stand', async () => {
+  const { store, server, time } = await openStore([]);
+  await store.flush();
+  const before = server.sent('record').length;
+  time.setWall(3_600_000);
+  await time.pass(5_000);
+  expect(server.sent('record')).toHaveLength(before + 1);
+  expect(server.asked.at(-1)?.letter.awakeSince).toBeNull();
+  await store.flush();
+  expect(server.asked.at(-1)?.letter.awakeSince).toBe(NOW);
+});
+
+test('what takes no more is handed in as it is when time is up', async () => {
+  const { store, server, time } = await openStore([refusal(409, 'too_many_events')]);
+  store.answer(0, { choice: 'a' });
+  store.timeUp();
+  await time.pass(1);
+  expect(server.sent('handIn').map(kinds)).toEqual([['shown', 'answered']]);
   expect(store.read().link.kind).toBe('handedIn');
 });
 
@@ -399,6 +453,15 @@ describe('a time for each question', () => {
     expect(store.remaining()).toBe(30_000);
     expect(store.timeUp()).toBe(false);
     expect(store.timeUp()).toBe(true);
+  });
+
+  test('a time that ran out while the lid was closed takes no turn away', async () => {
+    const { store, server, time } = await inTurns([state({ status: 'paused', current: 0, deadline: null })]);
+    time.setWall(3_600_000);
+    expect(store.timeUp()).toBe(true);
+    await time.pass(1);
+    expect(server.sent('record').flat()).not.toContainEqual(expect.objectContaining({ kind: 'shown', position: 1 }));
+    expect(store.read()).toMatchObject({ status: 'paused', current: 0, zero: null });
   });
 
   test('whose turn it is is the server’s to say', async () => {

@@ -175,7 +175,7 @@ export function opened(part: object = {}, questionMs: number | null = null) {
     body: { kind: 'single', options: [] },
   }));
   return {
-    briefing: { id: 's', mode: 'timed', questionMs },
+    briefing: { id: 's', mode: 'timed', questionMs, pausable: true },
     questions,
     units: [],
     topics: [],

@@ -1628,7 +1628,7 @@ export interface components {
             tab: string;
             /** @description The position that is left behind. */
             after: number;
-            /** @description Since when the page has been awake without a gap. */
+            /** @description Since when the page has been awake without a gap. Null: it slept, and asks what time it is. */
             awakeSince?: number | null;
         };
         Again: {
@@ -3639,7 +3639,7 @@ export interface components {
         };
         SittingEvents: {
             tab: string;
-            /** @description Since when the page has been awake without a gap. */
+            /** @description Since when the page has been awake without a gap. Null: it slept, and asks what time it is. */
             awakeSince?: number | null;
             /** @description Earlier spells in which a device that was taken along was awake: from when, until when. */
             awake?: number[][];

@@ -6,7 +6,7 @@ import { clock } from '../../ui/words';
 import { ahead, paceWords, spoken } from './pace';
 import { Saved } from './Saved';
 import type { SittingStore, Snapshot } from './sittingStore';
-import { useRemaining } from './useSitting';
+import { useRemaining, useZero } from './useSitting';
 
 // Made once: the head is drawn again with every question.
 const PAUSE = <Pause aria-hidden="true" className="size-4.5" />;
@@ -46,9 +46,6 @@ export function SittingHeader(props: {
         <Countdown
           store={store}
           onZero={props.onZero}
-          paused={now.status === 'paused'}
-          // Where each question has its time, each has its zero.
-          bell={now.questionMs === null ? 0 : now.current}
           of={now.questionMs === null ? 'left' : 'left for this question'}
           pace={(remaining) =>
             briefing.most !== null
@@ -102,30 +99,22 @@ const HIDDEN = 'uplandia.clock.hidden';
 function Countdown(props: {
   store: SittingStore;
   onZero: () => void;
-  paused: boolean;
-  /** It rings once for each of these. */
-  bell: number;
   of: string;
   pace: (remaining: number) => number | null;
 }) {
-  const { store, onZero, paused, bell } = props;
+  const { store, onZero } = props;
+  useZero(store, onZero);
   const left = useRemaining(store);
-  const rung = useRef(-1);
   const before = useRef<number | null>(null);
   const [said, setSaid] = useState('');
   const [hidden, setHidden] = useState(() => localStorage.getItem(HIDDEN) === '1');
   useEffect(() => {
-    // What is left may be of the bell before: the store knows.
-    if (left !== null && left <= 0 && !paused && rung.current < bell && store.remaining() === 0) {
-      rung.current = bell;
-      onZero();
-    }
     if (left !== null) {
       const words = spoken(before.current ?? left, left);
       if (words) setSaid(words);
       before.current = left;
     }
-  }, [left, onZero, paused, bell, store]);
+  }, [left]);
   if (left === null) return null;
   const hide = () => {
     localStorage.setItem(HIDDEN, hidden ? '0' : '1');

@@ -74,7 +74,6 @@ function Open({
   const [face, setFace] = useState<Face>('questions');
   const [handing, setHanding] = useState(false);
   const [only, setOnly] = useState<Only>('all');
-  const [timeUp, setTimeUp] = useState(false);
   const [shortcuts, setShortcuts] = useState(readShortcuts);
   const [look, setLook] = useState(readLook);
   const [page, setPage] = useState<string | null>(null);
@@ -102,7 +101,7 @@ function Open({
   const away = now.link.kind === 'away';
   const going = now.asked !== 'going on' ? 'no' : away ? 'away' : 'asked';
   const reading = now.status === 'reading';
-  const asking = !timeUp && face === 'questions' && (reading || now.status === 'active') && now.asked !== 'pause';
+  const asking = !now.zero && face === 'questions' && (reading || now.status === 'active') && now.asked !== 'pause';
 
   const go = useCallback(
     (position: number) => {
@@ -209,9 +208,8 @@ function Open({
             now={now}
             briefing={sitting.briefing}
             onZero={() => {
-              if (store.timeUp()) setTimeUp(true);
               // What was in front of one was of the question before.
-              else setFace('questions');
+              if (!store.timeUp()) setFace('questions');
             }}
             onBreak={() => setFace('taking a break')}
             kitOpen={open !== null}
@@ -248,8 +246,12 @@ function Open({
                 <ReadingTime store={store} ms={now.remainingMs} />
               </Suspense>
             )}
-            {timeUp ? (
-              <TimeUp away={away} waiting={now.link.kind === 'away' ? now.link.waiting : 0} />
+            {now.zero ? (
+              <TimeUp
+                slept={now.zero === 'slept'}
+                away={away}
+                waiting={now.link.kind === 'away' ? now.link.waiting : 0}
+              />
             ) : now.status === 'paused' ? (
               <Paused onResume={() => void store.resume()} going={going} timed={timed} />
             ) : now.status === 'on_break' ? (

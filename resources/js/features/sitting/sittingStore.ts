@@ -25,6 +25,8 @@ export interface Snapshot extends SittingView {
   pack: Pack | null;
   /** The next question of an adaptive test has been asked for. */
   asking: boolean;
+  /** The clock stands at zero here, and what the server says of that is not known yet; null: it does not. */
+  zero: 'time is up' | 'slept' | null;
 }
 
 /** What a sitting needs of the world around it. */
@@ -49,6 +51,7 @@ export class SittingStore {
     late: { answers: 0, why: null },
     pack: null,
     asking: false,
+    zero: null,
   };
   private readonly listeners = new Set<() => void>();
   private readonly queue: Queue;
@@ -67,7 +70,11 @@ export class SittingStore {
   ) {
     this.queue = new Queue(world.storage, `${user}/${sitting}`);
     this.clock = new ServerClock(world.time);
-    this.awake = new Awake(world.time, () => this.clock.now());
+    this.awake = new Awake(
+      world.time,
+      () => this.clock.now(),
+      () => void (this.snapshot.sitting && this.flush()),
+    );
     this.post = new Post(this.queue, world.server, world.time, (events) => this.letter(events), {
       heard: (state) => this.hear(state),
       stands: (link) => this.stand(link),
@@ -202,14 +209,19 @@ export class SittingStore {
     if (status === 'reading' && readingUntil !== null) this.change(begun(this.snapshot, readingUntil));
   }
 
-  /** Time is up. True when that is the end: it hands in and keeps trying until it is done. Else the next has its turn. */
+  /**
+   * Time is up here. True when that is the end: the server is asked, and keeps being asked until it says so or that
+   * there is time left, for a lid may have been closed. Else the next has its turn.
+   */
   timeUp(): boolean {
-    const { questionMs, current, questions } = this.snapshot;
-    if (questionMs !== null && current < questions.length - 1) {
+    const { questionMs, current, questions, sitting } = this.snapshot;
+    const slept = this.awake.slept && sitting?.briefing.pausable === true;
+    if (!slept && questionMs !== null && current < questions.length - 1) {
       this.show(current + 1);
       return false;
     }
-    void this.handIn(true);
+    this.change({ zero: slept ? 'slept' : 'time is up' });
+    void this.post.flush();
     return true;
   }
 
@@ -219,7 +231,7 @@ export class SittingStore {
     if (!sitting || asking) return;
     this.change({ asking: true });
     const told = await this.post.afterAll(() =>
-      this.world.server.next({ tab: this.tab, after: current, awakeSince: this.awake.awakeSince }),
+      this.world.server.next({ tab: this.tab, after: current, awakeSince: this.awake.tell() }),
     );
     this.change({ asking: false });
     if (!told) return;
@@ -321,7 +333,9 @@ export class SittingStore {
 
   private hear(state: View<'SittingState'>): void {
     this.clock.hear(state.now);
+    this.awake.heard();
     this.change(this.queue.all.reduce(laid, heard(this.snapshot, state)));
+    if (state.status !== 'handed_in' && this.remaining() !== 0) this.change({ zero: null });
     // Who has found it wants to know why.
     for (const { position, tries } of state.questions)
       if (
@@ -345,18 +359,20 @@ export class SittingStore {
     const { pack, sitting } = this.snapshot;
     if (!pack || !along) return [];
     // Before it is open, the clock says nothing yet.
-    if (sitting) along.spells.ran(this.awake.awakeSince, this.clock.now());
+    if (sitting) along.spells.ran(this.awake.since, this.clock.now());
     return along.spells.all;
   }
 
   private stand(link: Link): void {
     if (link.kind === 'handedIn' && this.snapshot.pack) this.took(null);
+    // What takes no more is handed in as it is.
+    if (link.kind === 'full' && this.snapshot.zero) void this.handIn(true);
     this.change(link.kind === 'handedIn' ? { link, status: 'handed_in', late: this.post.late } : { link });
   }
 
   private letter(events: SittingEvent[]): View<'SittingEvents'> {
     const awake = this.spells();
-    return { tab: this.tab, awakeSince: this.awake.awakeSince, events, ...(awake.length > 0 && { awake }) };
+    return { tab: this.tab, awakeSince: this.awake.tell(), events, ...(awake.length > 0 && { awake }) };
   }
 
   private change(part: Partial<Snapshot>): void {

@@ -1,4 +1,4 @@
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useEffect, useEffectEvent, useState, useSyncExternalStore } from 'react';
 import { AlongHere } from './packs/along';
 import { SittingStore } from './sittingStore';
 import { BrowserStorage } from './sync/queueStorage';
@@ -45,12 +45,26 @@ export function useSnapshot(store: SittingStore) {
   return useSyncExternalStore(store.subscribe, store.read);
 }
 
+const LOOK_MS = 250;
+
 /** What is left on the clock, looked at a few times a second. */
 export function useRemaining(store: SittingStore): number | null {
   const [left, setLeft] = useState(() => store.remaining());
   useEffect(() => {
-    const timer = window.setInterval(() => setLeft(store.remaining()), 250);
+    const timer = window.setInterval(() => setLeft(store.remaining()), LOOK_MS);
     return () => window.clearInterval(timer);
   }, [store]);
   return left;
+}
+
+/** Rings when the clock stands at zero, and again should the server have said that there is time left. */
+export function useZero(store: SittingStore, onZero: () => void): void {
+  const ring = useEffectEvent(onZero);
+  useEffect(() => {
+    const timer = window.setInterval(() => {
+      const { status, zero } = store.read();
+      if (status !== 'paused' && !zero && store.remaining() === 0) ring();
+    }, LOOK_MS);
+    return () => window.clearInterval(timer);
+  }, [store]);
 }
