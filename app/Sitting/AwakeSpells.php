@@ -6,7 +6,7 @@ namespace App\Sitting;
 
 use Closure;
 
-/** Reads when a device that was taken along says it was awake. */
+/** Reads when pages of a device say they ran. */
 final class AwakeSpells
 {
     /** A rule of a form: pairs of moments, each from when until when. */

@@ -115,7 +115,8 @@ final readonly class Closing
         }
     }
 
-    public function settleIfOver(Sitting $sitting): void
+    /** @param  Awake|null  $awake  what a page says of when it ran; null: nobody is asked */
+    public function settleIfOver(Sitting $sitting, ?Awake $awake = null): void
     {
         $over = $sitting->deadline_ms !== null && $sitting->deadline_ms + Fold::GRACE_MS < $this->desk->now();
         if ($sitting->status !== Stage::Open || ! $over) {
@@ -125,11 +126,11 @@ final readonly class Closing
         if ($sitting->packed_by !== null && $sitting->terms()->pausable) {
             return;
         }
-        $this->desk->write($sitting, function (Sitting $sitting, int $now): void {
+        $this->desk->write($sitting, function (Sitting $sitting, int $now) use ($awake): void {
             if ($sitting->isHandedIn()) {
                 return;
             }
-            $this->desk->pauseIfContactWasLost($sitting, Awake::unknown(), $now);
+            $this->desk->pauseIfContactWasLost($sitting, $awake ?? Awake::unknown(), $now);
             $state = $this->desk->keep($sitting, $now);
             if ($state->status === Status::HandedIn) {
                 $this->settlement->finish($sitting, $state);

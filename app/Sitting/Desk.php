@@ -50,7 +50,7 @@ final readonly class Desk
         return $state;
     }
 
-    /** In practice a closed lid pauses the clock from the last contact on. */
+    /** In practice a closed lid pauses the clock, from when the page last ran as far as is known. */
     public function pauseIfContactWasLost(Sitting $sitting, Awake $awake, int $now): void
     {
         $pause = $this->pauseOfLostContact(
@@ -66,7 +66,8 @@ final readonly class Desk
 
     /**
      * @param  Closure(): State  $state  asked only where it matters
-     * @return list<Event> none: contact was not lost, or the clock stands or does not stop for it
+     * @return list<Event> pauses, each with the moment in which they became known; none: contact was not lost, or the
+     *     clock stands or does not stop for it
      */
     public function pauseOfLostContact(Sitting $sitting, Awake $awake, int $now, Closure $state): array
     {
@@ -75,19 +76,16 @@ final readonly class Desk
         if ($sitting->contact_ms === null || ! $sitting->terms()->pausable || $stands) {
             return [];
         }
-        $from = LostContact::pausedFrom($sitting->contact_ms, $awake, $now);
-        $gaps = match (true) {
-            $sitting->packed_by !== null => LostContact::gaps($sitting->contact_ms, $awake, $now),
-            $from !== null => [[$from, null]],
-            default => [],
-        };
+        $gaps = $sitting->packed_by !== null
+            ? LostContact::gaps($sitting->contact_ms, $awake, $now)
+            : LostContact::gapsUntilSaidSo($sitting->contact_ms, $awake, $now);
         if ($gaps === [] || $state()->status === Status::Paused) {
             return [];
         }
         $events = new SittingEvents($sitting);
         $pauses = [];
         foreach ($gaps as [$from, $until]) {
-            $pauses[] = $events->own(EventKind::Paused, $from);
+            $pauses[] = $events->own(EventKind::Paused, $from, $now);
             if ($until !== null) {
                 $pauses[] = $events->own(EventKind::Resumed, $until);
             }

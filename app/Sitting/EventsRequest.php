@@ -53,7 +53,7 @@ use Uplandia\Core\Sitting\EventKind;
                 property: 'awake',
                 type: 'array',
                 items: new OA\Items(type: 'array', items: new OA\Items(type: 'integer')),
-                description: 'Earlier spells in which a device that was taken along was awake: from when, until when.',
+                description: 'Spells in which pages of this device ran: from when, until when.',
             ),
             new OA\Property(
                 property: 'events',
@@ -120,7 +120,7 @@ final class EventsRequest extends Form
         return is_string($id) &&
             $id !== '' &&
             strlen($id) <= self::LONGEST_ID &&
-            ! str_starts_with($id, 'server-') &&
+            ! str_starts_with($id, Event::OWN) &&
             is_string($kind) &&
             EventKind::tryFrom($kind)?->isTheBrowsers() === true &&
             $whole('seq', 1, self::MOST_SEQ) &&

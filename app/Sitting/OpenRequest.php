@@ -18,7 +18,7 @@ use Uplandia\Core\Sitting\Awake;
                 property: 'awake',
                 type: 'array',
                 items: new OA\Items(type: 'array', items: new OA\Items(type: 'integer')),
-                description: 'When a device that was taken along was awake: from when, until when.',
+                description: 'Spells in which pages of this device ran: from when, until when.',
             ),
             new OA\Property(property: 'take', type: 'boolean', description: 'Take the pen from another tab.'),
         ],

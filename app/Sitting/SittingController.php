@@ -54,7 +54,7 @@ final readonly class SittingController
     #[Post('/api/sittings/{sitting}/open', 'Open a sitting', takes: OpenRequest::class, returns: OpenView::class)]
     public function open(OpenRequest $request, Sitting $sitting): JsonResponse
     {
-        $this->closing->settleIfOver($sitting);
+        $this->closing->settleIfOver($sitting, $request->awake());
         $state = $this->pen->open(
             sitting: $sitting,
             tab: $request->string('tab')->value(),

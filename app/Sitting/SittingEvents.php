@@ -243,7 +243,7 @@ final class SittingEvents
     public function own(EventKind $kind, int $at, mixed $value = null): Event
     {
         return new Event(
-            id: 'server-'.Str::ulid(),
+            id: Event::OWN.Str::ulid(),
             seq: $this->sitting->last_seq + 1,
             kind: $kind,
             at: $at,

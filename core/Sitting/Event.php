@@ -8,10 +8,14 @@ namespace Uplandia\Core\Sitting;
  * One thing that happened. Times are Unix milliseconds of the server's clock.
  *
  * `value` by kind: answered, the response (null clears it); flagged, a bool; struck, a list of option ids; sureness, a
- * Sureness value or null; section_began, the section's index; rubric_marked, points by criterion; otherwise null.
+ * Sureness value or null; section_began, the section's index; rubric_marked, points by criterion; paused by the server, when it
+ * knew of it; otherwise null.
  */
 final readonly class Event
 {
+    /** How ids of the server's own events begin; no browser may give one like it. */
+    public const OWN = 'server-';
+
     /**
      * @param  string  $id  made by the client; a repeated id is the same event
      * @param  int  $seq  order in which the candidate did things, unique in the sitting
@@ -32,6 +36,12 @@ final readonly class Event
     }
 
     /** When it was done: what the browser says, but never after the server had it. */
+    /** Whether the server said it of its own. */
+    public function isTheServers(): bool
+    {
+        return str_starts_with($this->id, self::OWN);
+    }
+
     public function doneAt(): int
     {
         return min($this->madeAt ?? $this->at, $this->at);

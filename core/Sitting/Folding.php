@@ -17,7 +17,7 @@ use Uplandia\Core\Sitting\Internal\Spell;
 final class Folding
 {
     /** Of the snapshot's shape; another is not read. */
-    private const VERSION = 4;
+    private const VERSION = 5;
 
     /** What a snapshot is made of; nothing else is ever read from one. */
     private const PARTS = [Clock::class, Sheet::class, Entry::class, Lock::class, Spell::class, Sureness::class];

@@ -13,19 +13,7 @@ final class LostContact
     public const AFTER_MS = 60_000;
 
     /**
-     * @param  int  $lastContact  when the server last heard from the page
-     * @return int|null the moment from which the sitting counts as paused; null: it does not
-     */
-    public static function pausedFrom(int $lastContact, Awake $awake, int $now): ?int
-    {
-        $silent = $now - $lastContact > self::AFTER_MS;
-        $slept = $awake->since === null || $awake->since > $lastContact + self::AFTER_MS;
-
-        return $silent && $slept ? $lastContact : null;
-    }
-
-    /**
-     * Where a device that was taken along cannot show that anybody was there, the sitting counts as paused.
+     * Where a page cannot show that it ran, the sitting counts as paused.
      *
      * @param  int  $lastContact  when the server last heard from it
      * @return list<array{int, int|null}> from when, and until when; null: still
@@ -51,5 +39,19 @@ final class LostContact
         }
 
         return $gaps;
+    }
+
+    /**
+     * The same where somebody who has only just come back goes on when they say so.
+     *
+     * @param  int  $lastContact  when the server last heard from it
+     * @return list<array{int, int|null}> from when, and until when; null: still
+     */
+    public static function gapsUntilSaidSo(int $lastContact, Awake $awake, int $now): array
+    {
+        $gaps = self::gaps($lastContact, $awake, $now);
+        $until = $gaps === [] ? null : $gaps[count($gaps) - 1][1];
+
+        return $until === null || $now - $until > self::AFTER_MS ? $gaps : [...$gaps, [$now, null]];
     }
 }

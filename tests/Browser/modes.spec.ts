@@ -201,7 +201,7 @@ for (const [which, goOn] of [
   ['goes on', async (page: Page) => page.clock.fastForward(DAY_MS)],
   ['stands', async (page: Page) => page.clock.setSystemTime(Date.now() + DAY_MS)],
 ] as const)
-  test(`a lid that is closed for a day takes no second: the browser’s own clock ${which} meanwhile`, async ({
+  test(`a lid that is closed for a day takes no second and no answer: the browser’s own clock ${which} meanwhile`, async ({
     browser,
   }) => {
     const server = new OwnServer(Number(process.env.UPLANDIA_PORT ?? 8123) + 40);
@@ -213,16 +213,24 @@ for (const [which, goOn] of [
       await begin(page, { mode: 'Timed', questions: 2, minutes: 10 });
       await choose(page, 1);
       await expect(page.getByText('All saved')).toBeVisible();
+      // First the connection goes, and something is answered without it.
       server.kill();
-      await server.start(1);
+      await next(page).click();
+      await choose(page, 2);
+      await expect(page.getByText('No connection: 1 kept on this device')).toBeVisible();
       await goOn(page);
+      await expect(page.getByRole('radiogroup').getByRole('radio').nth(2)).toBeChecked();
+      await server.start(1);
       await expect(page.getByRole('heading', { name: 'Paused' })).toBeVisible();
+      await expect(page.getByText('does not count')).toHaveCount(0);
       await page.getByRole('button', { name: 'Go on', exact: true }).click();
-      await expect(page.getByRole('heading', { name: 'Question 1 of 2' })).toBeVisible();
-      await expect(page.getByRole('radiogroup').getByRole('radio').nth(1)).toBeChecked();
+      await expect(page.getByRole('heading', { name: 'Question 2 of 2' })).toBeVisible();
+      await expect(page.getByRole('radiogroup').getByRole('radio').nth(2)).toBeChecked();
       await expect(page.getByRole('timer', { name: 'Time left' })).toHaveText(/^12:[0-2]\d/);
       await choose(page, 0);
       await expect(page.getByText('All saved')).toBeVisible();
+      await page.reload();
+      await expect(page.getByRole('button', { name: /: answered/ })).toHaveCount(2);
       await page.close();
     } finally {
       server.kill();

@@ -7,6 +7,7 @@ class Shelf {
   readonly kept = new Map<string, string>();
   getItem = (key: string) => this.kept.get(key) ?? null;
   setItem = (key: string, text: string) => void this.kept.set(key, text);
+  removeItem = (key: string) => void this.kept.delete(key);
 }
 
 test('a page that runs on makes one spell longer, and the next page begins another', () => {
@@ -38,6 +39,18 @@ test('a spell never ends before it began, however the server’s clock is estima
     [1001, 1001],
     [2000, 2000],
   ]);
+});
+
+test('what the server has heard of is told no more, and of what is over nothing is left', () => {
+  const shelf = new Shelf();
+  const spells = new Spells(shelf, 'k');
+  spells.ran(100, 200);
+  spells.ran(300, 400);
+  spells.heard(200);
+  expect(spells.all).toEqual([[300, 400]]);
+  expect(new Spells(shelf, 'k').all).toEqual([[300, 400]]);
+  spells.clear();
+  expect([spells.all, shelf.kept.size]).toEqual([[], 0]);
 });
 
 test('spells do not grow for ever, and a full device loses none of this page', () => {

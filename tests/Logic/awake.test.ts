@@ -5,21 +5,21 @@ import { ToyTime } from './world';
 /** A page by a server's clock of its own, which is one second past a million when it is first heard. */
 function made() {
   const time = new ToyTime();
-  const server = { now: 5_000, woken: 0 };
+  const server = { now: 5_000, woken: [] as number[] };
   const awake = new Awake(
     time,
     () => server.now,
-    () => server.woken++,
+    (wentOn) => server.woken.push(wentOn),
   );
   return { time, server, awake };
 }
 
 test('before the server was heard, the page knows nothing of its time', async () => {
   const { server, awake } = made();
-  expect([awake.tell(), awake.slept]).toEqual([null, true]);
+  expect(awake.tell()).toBeNull();
   server.now = 1_001_000;
   awake.heard();
-  expect([awake.tell(), awake.since, awake.slept]).toEqual([1_001_000, 1_001_000, false]);
+  expect([awake.tell(), awake.since]).toEqual([1_001_000, 1_001_000]);
 });
 
 test('a page that runs without a gap is awake since it was first heard', async () => {
@@ -32,7 +32,7 @@ test('a page that runs without a gap is awake since it was first heard', async (
     awake.tell();
     awake.heard();
   }
-  expect([awake.tell(), server.woken]).toEqual([1_001_000, 0]);
+  expect([awake.tell(), server.woken]).toEqual([1_001_000, []]);
 });
 
 test('after a gap only the server knows the time: it is asked, and the page is awake since its answer', async () => {
@@ -40,7 +40,8 @@ test('after a gap only the server knows the time: it is asked, and the page is a
   awake.heard();
   time.setWall(91_000);
   await time.pass(5_000);
-  expect([server.woken, awake.slept]).toEqual([1, true]);
+  // Its own clock stood still in the gap.
+  expect(server.woken).toEqual([0]);
   expect(awake.tell()).toBeNull();
   server.now = 2_000_000;
   awake.heard();
@@ -61,9 +62,19 @@ test('an answer to what was asked before the gap says nothing of the time after 
 });
 
 test('a hidden page that is woken once a minute has not slept', async () => {
-  const { time, awake } = made();
+  const { time, server, awake } = made();
   awake.heard();
   time.setWall(89_000);
-  expect([awake.slept, awake.tell()]).toEqual([false, 5_000]);
+  expect([server.woken, awake.tell()]).toEqual([[], 5_000]);
   awake.stop();
+});
+
+test('it is told for how long its own clock went on in the gap, a tick at the least left out', () => {
+  const { time, server, awake } = made();
+  awake.heard();
+  time.sleep(3_600_000);
+  awake.look();
+  expect(server.woken).toEqual([3_595_000]);
+  awake.look();
+  expect(server.woken).toHaveLength(1);
 });

@@ -1,7 +1,19 @@
 import { describe, expect, test } from 'vitest';
 import type { SittingStore } from '../../resources/js/features/sitting/sittingStore';
 import type { SittingEvent } from '../../resources/js/features/sitting/sync/events';
-import { made, NOW, opened, openStore, question, refusal, settle, state, ToyStorage, type Answer } from './world';
+import {
+  made,
+  NOW,
+  opened,
+  openStore,
+  question,
+  refusal,
+  settle,
+  state,
+  ToyStorage,
+  ToyTime,
+  type Answer,
+} from './world';
 
 const OWNER = 'me/s';
 const kinds = (events: readonly SittingEvent[] | undefined) => (events ?? []).map(({ kind }) => kind);
@@ -302,10 +314,11 @@ test('what was kept here when it was handed in elsewhere is not lost without a w
 });
 
 test('when time is up the server is asked, and it is handed in as soon as it says so', async () => {
-  const { store, server, time } = await openStore(['down', 'down', state({ status: 'handed_in', deadline: null })]);
+  const over = state({ status: 'handed_in', deadline: null });
+  const { store, server, time } = await openStore(['down', 'down', over], { deadline: NOW });
   store.answer(0, { choice: 'a' });
   expect(store.timeUp()).toBe(true);
-  expect(store.read().zero).toBe('time is up');
+  expect(store.read().zero).toBe(true);
   await time.pass(0);
   expect(store.read().link.kind).toBe('away');
   await time.pass(1_000 + 2_000);
@@ -315,54 +328,68 @@ test('when time is up the server is asked, and it is handed in as soon as it say
 });
 
 test('when the server says that there is time left, nothing is handed in, and time may be up again', async () => {
-  const { store, server, time } = await openStore([
-    state({ deadline: NOW + 900_000 }),
-    state({ status: 'paused', deadline: null, remainingMs: 500_000 }),
-  ]);
+  const { store, server, time } = await openStore(
+    [state({ deadline: NOW + 900 }), state({ status: 'paused', deadline: null, remainingMs: 500_000 })],
+    { deadline: NOW },
+  );
   store.timeUp();
-  await time.pass(1);
+  await settle();
   // So it is, too, where a section ends and the next begins.
-  expect(store.read()).toMatchObject({ zero: null, link: { kind: 'saved' } });
-  expect(store.remaining()).toBe(900_000);
-  store.timeUp();
-  expect(store.read().zero).toBe('time is up');
-  await time.pass(1);
-  expect(store.read()).toMatchObject({ zero: null, status: 'paused' });
+  expect(store.read()).toMatchObject({ zero: false, link: { kind: 'saved' } });
+  expect(store.remaining()).toBe(900);
+  expect(store.timeUp()).toBe(false);
+  expect(store.read().zero).toBe(false);
+  await time.pass(900);
+  expect(store.timeUp()).toBe(true);
+  await settle();
+  expect(store.read()).toMatchObject({ zero: false, status: 'paused' });
   expect(store.remaining()).toBe(500_000);
   expect(server.sent('handIn')).toEqual([]);
 });
 
-test('whoever closed the lid is not told that time is up', async () => {
-  const { store, server, time } = await openStore([
-    state(),
-    state({ status: 'paused', deadline: null, remainingMs: 500_000 }),
-  ]);
-  await store.flush();
-  time.setWall(3_600_000);
-  store.timeUp();
-  expect(store.read().zero).toBe('slept');
-  await time.pass(1);
-  expect(server.asked.at(-1)?.letter.awakeSince).toBeNull();
-  expect(store.read()).toMatchObject({ zero: null, status: 'paused' });
-});
+describe('a lid that is closed', () => {
+  const AN_HOUR = 3_600_000;
 
-test('a page that wakes asks at once how things stand', async () => {
-  const { store, server, time } = await openStore([]);
-  await store.flush();
-  const before = server.sent('record').length;
-  time.setWall(3_600_000);
-  await time.pass(5_000);
-  expect(server.sent('record')).toHaveLength(before + 1);
-  expect(server.asked.at(-1)?.letter.awakeSince).toBeNull();
-  await store.flush();
-  expect(server.asked.at(-1)?.letter.awakeSince).toBe(NOW);
+  test.each([
+    ['goes on', (time: ToyTime) => (time.sleep(AN_HOUR), time.setWall(0))],
+    ['stands', (time: ToyTime) => time.setWall(AN_HOUR)],
+  ])('takes no second where the page’s own clock %s, nor a turn; and the server is asked at once', async (_, sleep) => {
+    const { store, server, time } = await openStore([state(), ...Array<Answer>(30).fill('down')]);
+    await store.flush();
+    const before = server.sent('record').length;
+    sleep(time);
+    expect(store.timeUp()).toBe(false);
+    await time.pass(5_000);
+    expect(server.sent('record').length).toBeGreaterThan(before);
+    expect(server.asked.at(-1)?.letter.awakeSince).toBeNull();
+    // All but the moments since it was opened again, and since the last look before.
+    expect(store.remaining()).toBeGreaterThanOrEqual(590_000);
+    expect(store.read()).toMatchObject({ zero: false, link: { kind: 'away' } });
+  });
+
+  test('does not stop the clock of what cannot be paused', async () => {
+    const { store, time } = await openStore(['down', 'down'], { deadline: NOW + 600_000 });
+    Object.assign(store.read().sitting?.briefing ?? {}, { pausable: false });
+    time.sleep(AN_HOUR);
+    expect(store.timeUp()).toBe(true);
+  });
+
+  test('once the server has said what time it is, the page is awake since then', async () => {
+    const { store, server, time } = await openStore([state()]);
+    await store.flush();
+    time.setWall(AN_HOUR);
+    await time.pass(5_000);
+    expect(server.asked.at(-1)?.letter.awakeSince).toBeNull();
+    await store.flush();
+    expect(server.asked.at(-1)?.letter.awakeSince).toBe(NOW);
+  });
 });
 
 test('what takes no more is handed in as it is when time is up', async () => {
-  const { store, server, time } = await openStore([refusal(409, 'too_many_events')]);
+  const { store, server } = await openStore([refusal(409, 'too_many_events')], { deadline: NOW });
   store.answer(0, { choice: 'a' });
   store.timeUp();
-  await time.pass(1);
+  await settle();
   expect(server.sent('handIn').map(kinds)).toEqual([['shown', 'answered']]);
   expect(store.read().link.kind).toBe('handedIn');
 });
@@ -445,23 +472,24 @@ describe('a time for each question', () => {
   });
 
   test('at zero the next has its turn, with a whole time, connection or not; at the last it is handed in', async () => {
-    const { store, time } = await inTurns(Array<Answer>(9).fill('down'));
+    const { store, time } = await inTurns(Array<Answer>(30).fill('down'));
     await time.pass(30_000);
     expect(store.remaining()).toBe(0);
     expect(store.timeUp()).toBe(false);
     expect(store.read().current).toBe(1);
     expect(store.remaining()).toBe(30_000);
     expect(store.timeUp()).toBe(false);
+    await time.pass(30_000);
+    expect(store.timeUp()).toBe(false);
+    await time.pass(30_000);
     expect(store.timeUp()).toBe(true);
   });
 
   test('a time that ran out while the lid was closed takes no turn away', async () => {
-    const { store, server, time } = await inTurns([state({ status: 'paused', current: 0, deadline: null })]);
-    time.setWall(3_600_000);
-    expect(store.timeUp()).toBe(true);
-    await time.pass(1);
-    expect(server.sent('record').flat()).not.toContainEqual(expect.objectContaining({ kind: 'shown', position: 1 }));
-    expect(store.read()).toMatchObject({ status: 'paused', current: 0, zero: null });
+    const { store, time } = await inTurns(Array<Answer>(3).fill('down'));
+    time.sleep(3_600_000);
+    expect(store.timeUp()).toBe(false);
+    expect(store.read()).toMatchObject({ current: 0, zero: false });
   });
 
   test('whose turn it is is the server’s to say', async () => {

@@ -35,6 +35,12 @@ export class ToyTime implements Time {
     this.set += by;
   }
 
+  /** The lid is closed: no timer runs, and the clock that nobody can set goes on. */
+  sleep(ms: number): void {
+    this.at += ms;
+    this.due = this.due.map((one) => ({ ...one, at: Math.max(one.at, this.at) }));
+  }
+
   async pass(ms: number): Promise<void> {
     const until = this.at + ms;
     for (;;) {

@@ -16,10 +16,14 @@ final class Spell
 
     private readonly int $seq;
 
+    /** When the server knew of it: of a lost contact only once it was back. */
+    private readonly int $known;
+
     public function __construct(Event $began)
     {
         $this->from = $began->at;
         $this->seq = $began->seq;
+        $this->known = $began->isTheServers() && is_int($began->value) ? $began->value : $began->at;
     }
 
     /** @param  list<self>  $spells */
@@ -43,7 +47,7 @@ final class Spell
 
     /**
      * Whether something was done in it. Events come in the order of receipt, so one that comes while the spell is open
-     * was done in it, unless it was done before and overtaken on the way.
+     * was done in it, unless it was done before and overtaken on the way, or kept until contact was back.
      */
     public function holds(Event $event): bool
     {
@@ -51,7 +55,9 @@ final class Spell
             return $event->doneAt() > $this->from && $event->doneAt() < $this->to;
         }
         $overtaken =
-            $event->doneAt() <= $this->from && $event->at <= $this->from + Fold::GRACE_MS && $event->seq < $this->seq;
+            $event->doneAt() <= $this->from &&
+            $event->at <= $this->known + Fold::GRACE_MS &&
+            ($event->seq < $this->seq || $this->known > $this->from);
 
         return ! $overtaken;
     }

@@ -2753,7 +2753,7 @@ export interface components {
         };
         OpenSitting: {
             tab: string;
-            /** @description When a device that was taken along was awake: from when, until when. */
+            /** @description Spells in which pages of this device ran: from when, until when. */
             awake?: number[][];
             /** @description Take the pen from another tab. */
             take?: boolean;
@@ -3641,7 +3641,7 @@ export interface components {
             tab: string;
             /** @description Since when the page has been awake without a gap. Null: it slept, and asks what time it is. */
             awakeSince?: number | null;
-            /** @description Earlier spells in which a device that was taken along was awake: from when, until when. */
+            /** @description Spells in which pages of this device ran: from when, until when. */
             awake?: number[][];
             events: components["schemas"]["SittingEvent"][];
         };

@@ -617,7 +617,7 @@ final class FoldTest extends TestCase
         foreach (['', 'x', 'i:5;', 'a:0:{}', serialize([1, 2, 3, 4]), substr($snapshot, 0, -3)] as $bad) {
             self::assertNull(Folding::resume($terms, $bad));
         }
-        self::assertNull(Folding::resume($terms, str_replace('a:4:{i:0;i:4;', 'a:4:{i:0;i:3;', $snapshot)));
+        self::assertNull(Folding::resume($terms, str_replace('a:4:{i:0;i:5;', 'a:4:{i:0;i:4;', $snapshot)));
     }
 
     public function test_a_snapshot_does_not_grow_with_changes_of_mind(): void
@@ -669,10 +669,50 @@ final class FoldTest extends TestCase
 
     public function test_a_closed_lid_pauses_and_a_dead_connection_does_not(): void
     {
-        self::assertNull(LostContact::pausedFrom(0, Awake::unknown(), 60_000));
-        self::assertSame(0, LostContact::pausedFrom(0, Awake::unknown(), 60_001));
-        self::assertSame(0, LostContact::pausedFrom(0, Awake::since(400_000), 500_000));
-        self::assertNull(LostContact::pausedFrom(0, Awake::since(10_000), 500_000));
+        $gaps = fn (Awake $awake, int $now): array => LostContact::gapsUntilSaidSo(0, $awake, $now);
+
+        self::assertSame([], $gaps(Awake::unknown(), 60_000));
+        self::assertSame([[0, null]], $gaps(Awake::unknown(), 60_001));
+        self::assertSame([], $gaps(Awake::since(10_000), 500_000));
+        // Whoever went on without a connection after it was opened again goes on; who has only just come says so.
+        self::assertSame([[0, 400_000]], $gaps(Awake::since(400_000), 460_001));
+        self::assertSame([[0, 400_000], [460_000, null]], $gaps(Awake::since(400_000), 460_000));
+        self::assertSame([[90_000, null]], $gaps(Awake::since(null, [[0, 90_000]]), 500_000));
+    }
+
+    public function test_what_was_done_before_contact_was_lost_counts_once_it_is_back_and_not_later(): void
+    {
+        $made = fn (string $id, int $at, int $madeAt): Event => new Event(
+            id: $id,
+            seq: 50,
+            kind: EventKind::Answered,
+            at: $at,
+            madeAt: $madeAt,
+            position: 0,
+            value: ['choice' => 'a'],
+        );
+        $pause = fn (string $id, int|array|null $known): Event => new Event(
+            id: $id,
+            seq: 40,
+            kind: EventKind::Paused,
+            at: 20_000,
+            value: $known,
+        );
+        $answered = fn (Event $pause, Event $answer): int => $this->fold(
+            $this->terms(),
+            [$pause, $answer],
+            95,
+        )->answered();
+
+        $known = $pause(Event::OWN.'1', 90_000);
+        self::assertSame(1, $answered($known, $made('m', 90_000, 20_000)));
+        self::assertSame(1, $answered($known, $made('m', 95_000, 19_000)));
+        self::assertSame(0, $answered($known, $made('m', 95_001, 19_000)));
+        self::assertSame(0, $answered($known, $made('m', 90_000, 20_001)));
+        // Nobody but the server says so, and of what it knew at once it knew at once.
+        self::assertSame(0, $answered($pause('mine', 90_000), $made('m', 90_000, 19_000)));
+        self::assertSame(0, $answered($pause(Event::OWN.'1', null), $made('m', 90_000, 19_000)));
+        self::assertSame(0, $answered($pause(Event::OWN.'1', 20_000), $made('m', 20_000, 19_000)));
     }
 
     public function test_a_device_that_was_taken_along_pauses_where_nobody_was_there(): void

@@ -8,6 +8,7 @@ use App\Sitting\Sitting;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Feature\TestCase;
 
@@ -153,6 +154,50 @@ final class SittingTest extends TestCase
         $this->send($sitting, [['id' => 'r', 'seq' => 20, 'kind' => 'resumed']], 'tab-2')
             ->assertJsonPath('status', 'active')
             ->assertJsonPath('remainingMs', 550_000);
+    }
+
+    public function test_what_was_answered_without_a_connection_counts_though_the_lid_was_closed_since(): void
+    {
+        $sitting = $this->build(['minutes' => 10]);
+        $from = $this->open($sitting)['state']['now'];
+        $this->travel(3)->days();
+        $now = $from + 3 * 86_400_000;
+        // Five minutes without a connection, the lid closed, opened again a minute ago, still without one.
+        $letter = fn (int $seq, int $madeAt, array $awake): TestResponse => $this->postJson(
+            "/api/sittings/{$sitting}/events",
+            [
+                'tab' => 'tab-1',
+                'awakeSince' => null,
+                'awake' => $awake,
+                'events' => [['madeAt' => $madeAt] + $this->answer($seq, 'a', $seq)],
+            ],
+        );
+        $letter(1, $from + 240_000, [[$from, $from + 300_000], [$now - 50_000, $now]])
+            ->assertOk()
+            ->assertJsonPath('status', 'paused')
+            ->assertJsonPath('answered', 1)
+            ->assertJsonPath('refused', [])
+            ->assertJsonPath('activeMs', 350_000);
+        // Made since it was opened again, and told at once: what comes with the news counts, what comes much later
+        // does not.
+        $letter(2, $now - 20_000, [])->assertJsonPath('answered', 2);
+        $this->travel(6)->seconds();
+        $letter(3, $now - 20_000, [])->assertJsonPath('answered', 2)->assertJsonCount(1, 'refused');
+    }
+
+    public function test_what_waits_on_a_device_counts_when_its_page_is_opened_again_days_later(): void
+    {
+        $sitting = $this->build(['minutes' => 10]);
+        $from = $this->open($sitting)['state']['now'];
+        $this->travel(3)->days();
+        $this->postJson("/api/sittings/{$sitting}/open", ['tab' => 'tab-1', 'awake' => [[$from, $from + 200_000]]])
+            ->assertOk()
+            ->assertJsonPath('state.status', 'paused')
+            ->assertJsonPath('state.activeMs', 200_000);
+        $this->travel(2)->seconds();
+        $this->send($sitting, [['madeAt' => $from + 190_000] + $this->answer(0, 'a', 5)])
+            ->assertJsonPath('answered', 1)
+            ->assertJsonPath('refused', []);
     }
 
     public function test_time_passes_for_a_page_that_stayed_awake_without_a_connection(): void

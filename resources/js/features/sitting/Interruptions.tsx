@@ -94,19 +94,16 @@ export function OnBreak({ onEnd, going }: { onEnd: () => void; going: Going }) {
 type Going = 'no' | 'asked' | 'away';
 
 /** The clock has run out here, and the server has not said so yet. */
-/** The clock stands at zero here. Whoever closed the lid did not use that time: the server knows. */
-export function TimeUp({ slept, away, waiting }: { slept: boolean; away: boolean; waiting: number }) {
-  if (!away) return <Loading what={slept ? 'Asking how much time is left' : 'Handing in'} />;
+export function TimeUp({ away, waiting }: { away: boolean; waiting: number }) {
+  if (!away) return <Loading what="Handing in" />;
   return (
     <section className="mx-auto grid max-w-xl justify-items-start gap-4 pt-10">
-      <h1 className="text-2xl font-bold">{slept ? 'You were away' : 'Time is up'}</h1>
+      <h1 className="text-2xl font-bold">Time is up</h1>
       <p>
         There is no connection just now.
         {waiting > 0 &&
           ` ${count(waiting, 'answer')} that you made in time ${waiting === 1 ? 'waits' : 'wait'} here.`}{' '}
-        {slept
-          ? 'As soon as the server is reached, your test stands where you left it; this page keeps trying.'
-          : 'Your test is handed in as soon as the server is reached; this page keeps trying.'}
+        Your test is handed in as soon as the server is reached; this page keeps trying.
       </p>
     </section>
   );

@@ -247,11 +247,7 @@ function Open({
               </Suspense>
             )}
             {now.zero ? (
-              <TimeUp
-                slept={now.zero === 'slept'}
-                away={away}
-                waiting={now.link.kind === 'away' ? now.link.waiting : 0}
-              />
+              <TimeUp away={away} waiting={now.link.kind === 'away' ? now.link.waiting : 0} />
             ) : now.status === 'paused' ? (
               <Paused onResume={() => void store.resume()} going={going} timed={timed} />
             ) : now.status === 'on_break' ? (

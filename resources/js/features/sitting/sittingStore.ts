@@ -25,8 +25,8 @@ export interface Snapshot extends SittingView {
   pack: Pack | null;
   /** The next question of an adaptive test has been asked for. */
   asking: boolean;
-  /** The clock stands at zero here, and what the server says of that is not known yet; null: it does not. */
-  zero: 'time is up' | 'slept' | null;
+  /** The clock stands at zero here, and what the server says of that is not known yet. */
+  zero: boolean;
 }
 
 /** What a sitting needs of the world around it. */
@@ -51,7 +51,7 @@ export class SittingStore {
     late: { answers: 0, why: null },
     pack: null,
     asking: false,
-    zero: null,
+    zero: false,
   };
   private readonly listeners = new Set<() => void>();
   private readonly queue: Queue;
@@ -73,10 +73,13 @@ export class SittingStore {
     this.awake = new Awake(
       world.time,
       () => this.clock.now(),
-      () => void (this.snapshot.sitting && this.flush()),
+      (slept) => this.wake(slept),
     );
     this.post = new Post(this.queue, world.server, world.time, (events) => this.letter(events), {
-      heard: (state) => this.hear(state),
+      heard: (state) => {
+        this.world.along?.spells.heard(state.now);
+        this.hear(state);
+      },
       stands: (link) => this.stand(link),
       refused: (refused) => this.change({ refused }),
       awake: () => this.spells(),
@@ -211,16 +214,17 @@ export class SittingStore {
 
   /**
    * Time is up here. True when that is the end: the server is asked, and keeps being asked until it says so or that
-   * there is time left, for a lid may have been closed. Else the next has its turn.
+   * there is time left. Else the next has its turn, or it is not so: the lid was closed.
    */
   timeUp(): boolean {
-    const { questionMs, current, questions, sitting } = this.snapshot;
-    const slept = this.awake.slept && sitting?.briefing.pausable === true;
-    if (!slept && questionMs !== null && current < questions.length - 1) {
+    this.awake.look();
+    if (this.remaining() !== 0) return false;
+    const { questionMs, current, questions } = this.snapshot;
+    if (questionMs !== null && current < questions.length - 1) {
       this.show(current + 1);
       return false;
     }
-    this.change({ zero: slept ? 'slept' : 'time is up' });
+    this.change({ zero: true });
     void this.post.flush();
     return true;
   }
@@ -335,7 +339,7 @@ export class SittingStore {
     this.clock.hear(state.now);
     this.awake.heard();
     this.change(this.queue.all.reduce(laid, heard(this.snapshot, state)));
-    if (state.status !== 'handed_in' && this.remaining() !== 0) this.change({ zero: null });
+    if (state.status !== 'handed_in' && this.remaining() !== 0) this.change({ zero: false });
     // Who has found it wants to know why.
     for (const { position, tries } of state.questions)
       if (
@@ -353,17 +357,31 @@ export class SittingStore {
     return { ...pack.opened, state: { ...state, now: state.now + Math.max(0, this.world.time.wall() - pack.toldAt) } };
   }
 
-  /** Spells in which pages of it ran on this device; none: it was not taken along. */
+  /** Spells in which pages of it ran on this device. */
   private spells(): [number, number][] {
     const { along } = this.world;
     const { pack, sitting } = this.snapshot;
-    if (!pack || !along) return [];
+    if (!along) return [];
     // Before it is open, the clock says nothing yet.
-    if (sitting) along.spells.ran(this.awake.since, this.clock.now());
+    if (sitting && (pack || sitting.briefing.pausable)) along.spells.ran(this.awake.since, this.clock.now());
     return along.spells.all;
   }
 
+  /**
+   * The page has slept. Where a closed lid stops the clock it stopped here too, and the server says how long.
+   *
+   * @param slept milliseconds for which this page's clock went on meanwhile
+   */
+  private wake(slept: number): void {
+    const { sitting, status, deadline } = this.snapshot;
+    if (!sitting) return;
+    if (sitting.briefing.pausable && status === 'active' && deadline !== null)
+      this.change({ deadline: deadline + slept });
+    void this.flush();
+  }
+
   private stand(link: Link): void {
+    if (link.kind === 'handedIn') this.world.along?.spells.clear();
     if (link.kind === 'handedIn' && this.snapshot.pack) this.took(null);
     // What takes no more is handed in as it is.
     if (link.kind === 'full' && this.snapshot.zero) void this.handIn(true);

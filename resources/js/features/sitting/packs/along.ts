@@ -1,6 +1,6 @@
 import type { View } from '../../../api/client';
 import { dropPack, keepState, packOf, type Pack } from './packs';
-import { Spells } from './spells';
+import { keyOfSpells, Spells } from './spells';
 
 /** What a sitting needs to know of its being taken along on this device. */
 export interface Along {
@@ -10,7 +10,7 @@ export interface Along {
   release(): void;
   keep(state: View<'SittingState'>): void;
   drop(): void;
-  readonly spells: Pick<Spells, 'ran' | 'all'>;
+  readonly spells: Pick<Spells, 'ran' | 'heard' | 'clear' | 'all'>;
 }
 
 const AGAIN_MS = 150;
@@ -23,7 +23,7 @@ export class AlongHere implements Along {
     private readonly id: string,
     private readonly owner: string,
   ) {
-    this.spells = new Spells(localStorage, `uplandia.awake.${id}`);
+    this.spells = new Spells(localStorage, keyOfSpells(id));
   }
 
   find(): Promise<Pack | null> {

@@ -1,6 +1,7 @@
 import type { DBSchema } from 'idb';
 import type { View } from '../../../api/client';
 import { storeOf } from '../../../ui/store';
+import { keyOfSpells } from './spells';
 
 /** A sitting that was taken along on this device. Only its owner's pages ever read it. */
 export interface Pack {
@@ -68,7 +69,7 @@ export async function keepState(owner: string, id: string, state: View<'SittingS
 export async function dropPack(owner: string, id: string): Promise<void> {
   const all = await packsOf(owner);
   await (await open()).delete('packs', [owner, id]);
-  localStorage.removeItem(`uplandia.awake.${id}`);
+  localStorage.removeItem(keyOfSpells(id));
   const needed = new Set(all.filter((pack) => pack.id !== id).flatMap(({ media }) => media));
   const cache = await caches.open(MEDIA);
   for (const name of all.find((pack) => pack.id === id)?.media ?? []) if (!needed.has(name)) await cache.delete(name);

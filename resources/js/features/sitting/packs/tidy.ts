@@ -1,6 +1,7 @@
 import { api, ask, Refused } from '../../../api/client';
 import { dropHandbooksBut } from './handbooks';
 import { dropPack, dropPacksBut, packsOf } from './packs';
+import { clearSpells } from './spells';
 
 /** What somebody else took along on this device is nobody's to read: it goes, and so does what is over of one's own. */
 export async function welcome(owner: string): Promise<void> {
@@ -10,6 +11,7 @@ export async function welcome(owner: string): Promise<void> {
 
 /** Clears away what was taken along on this device, of everybody but one; null: of everybody. */
 export async function leaveNothing(owner: string | null = null): Promise<void> {
+  if (owner === null) clearSpells();
   await Promise.all([dropPacksBut(owner), dropHandbooksBut(owner)]);
 }
 
