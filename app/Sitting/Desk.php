@@ -76,9 +76,7 @@ final readonly class Desk
         if ($sitting->contact_ms === null || ! $sitting->terms()->pausable || $stands) {
             return [];
         }
-        $gaps = $sitting->packed_by !== null
-            ? LostContact::gaps($sitting->contact_ms, $awake, $now)
-            : LostContact::gapsUntilSaidSo($sitting->contact_ms, $awake, $now);
+        $gaps = LostContact::gaps($sitting->contact_ms, $awake, $now);
         if ($gaps === [] || $state()->status === Status::Paused) {
             return [];
         }

@@ -8,8 +8,8 @@ namespace Uplandia\Core\Sitting;
  * One thing that happened. Times are Unix milliseconds of the server's clock.
  *
  * `value` by kind: answered, the response (null clears it); flagged, a bool; struck, a list of option ids; sureness, a
- * Sureness value or null; section_began, the section's index; rubric_marked, points by criterion; paused by the server, when it
- * knew of it; otherwise null.
+ * Sureness value or null; section_began, the section's index; rubric_marked, points by criterion; paused by the server,
+ * when it knew of it; otherwise null.
  */
 final readonly class Event
 {
@@ -35,13 +35,13 @@ final readonly class Event
     ) {
     }
 
-    /** When it was done: what the browser says, but never after the server had it. */
     /** Whether the server said it of its own. */
     public function isTheServers(): bool
     {
         return str_starts_with($this->id, self::OWN);
     }
 
+    /** When it was done: what the browser says, but never after the server had it. */
     public function doneAt(): int
     {
         return min($this->madeAt ?? $this->at, $this->at);

@@ -13,7 +13,8 @@ final class LostContact
     public const AFTER_MS = 60_000;
 
     /**
-     * Where a page cannot show that it ran, the sitting counts as paused.
+     * Where a page cannot show that it ran, the sitting counts as paused. Whoever has only just come back goes on when
+     * they say so.
      *
      * @param  int  $lastContact  when the server last heard from it
      * @return list<array{int, int|null}> from when, and until when; null: still
@@ -38,18 +39,6 @@ final class LostContact
             $gaps[] = [$known, null];
         }
 
-        return $gaps;
-    }
-
-    /**
-     * The same where somebody who has only just come back goes on when they say so.
-     *
-     * @param  int  $lastContact  when the server last heard from it
-     * @return list<array{int, int|null}> from when, and until when; null: still
-     */
-    public static function gapsUntilSaidSo(int $lastContact, Awake $awake, int $now): array
-    {
-        $gaps = self::gaps($lastContact, $awake, $now);
         $until = $gaps === [] ? null : $gaps[count($gaps) - 1][1];
 
         return $until === null || $now - $until > self::AFTER_MS ? $gaps : [...$gaps, [$now, null]];

@@ -669,7 +669,7 @@ final class FoldTest extends TestCase
 
     public function test_a_closed_lid_pauses_and_a_dead_connection_does_not(): void
     {
-        $gaps = fn (Awake $awake, int $now): array => LostContact::gapsUntilSaidSo(0, $awake, $now);
+        $gaps = fn (Awake $awake, int $now): array => LostContact::gaps(0, $awake, $now);
 
         self::assertSame([], $gaps(Awake::unknown(), 60_000));
         self::assertSame([[0, null]], $gaps(Awake::unknown(), 60_001));

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { type RefObject, useLayoutEffect, useRef } from 'react';
+import { useLayoutEffect, useRef, type RefObject } from 'react';
 import type { View } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Markdown } from '../../ui/Markdown';
