@@ -142,10 +142,15 @@ test('what a timed test takes along tells no key, and nobody else reads it', asy
 
   await page.goto('/account');
   await expect(page.getByRole('region', { name: 'On this device' })).toBeVisible();
+  const spells = () => page.evaluate(() => Object.keys(localStorage).filter((key) => key.includes('.awake.')));
+  // As a test leaves them that was not taken along.
+  await page.evaluate(() => localStorage.setItem('uplandia.awake.another', '[[1,2]]'));
+  expect(await spells()).toHaveLength(2);
   server.kill();
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByText('You are still signed in')).toBeVisible();
   await expect.poll(() => kept(page)).toEqual({ packs: [], files: 0 });
+  expect(await spells()).toEqual([]);
   await server.start();
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByRole('button', { name: 'Noor Selwick' })).toBeVisible();
