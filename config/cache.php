@@ -6,9 +6,8 @@ return [
     'default' => env('CACHE_STORE', 'file'),
     'stores' => [
         'file' => [
-            'driver' => 'file',
+            'driver' => 'counts',
             'path' => storage_path('framework/cache/data'),
-            'lock_path' => storage_path('framework/cache/data'),
         ],
         'array' => ['driver' => 'array', 'serialize' => false],
     ],

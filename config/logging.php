@@ -7,8 +7,10 @@ use Monolog\Formatter\JsonFormatter;
 return [
     'default' => env('LOG_CHANNEL', 'app'),
     'channels' => [
+        // A disk that is full stops nobody from reading.
+        'app' => ['driver' => 'stack', 'channels' => ['file'], 'ignore_exceptions' => true],
         // One JSON object a line. Request bodies are never logged, so neither are answers or passwords.
-        'app' => [
+        'file' => [
             'driver' => 'single',
             'path' => storage_path('logs/uplandia.log'),
             'level' => env('LOG_LEVEL', 'info'),

@@ -10,6 +10,7 @@ use App\Assembly\RecipeController;
 use App\Bench\BareController;
 use App\Cohort\CohortController;
 use App\Handbook\HandbookController;
+use App\Http\UpController;
 use App\Library\LibraryController;
 use App\Library\MetController;
 use App\Library\PageController;
@@ -34,7 +35,6 @@ use App\Sitting\NewSittingController;
 use App\Sitting\SittingController;
 use App\Sitting\TestsController;
 use App\Today\TodayController;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 
 // Beyond this there is no question, and beyond all integers no number.
@@ -48,12 +48,7 @@ if (config('app.bench') === true) {
     });
 }
 
-// Tells whoever looks after the server that it answers, and nobody else that anybody asked.
-Route::get('up', function () {
-    DB::select('select 1');
-
-    return response("Uplandia is up.\n", 200, ['Content-Type' => 'text/plain; charset=utf-8']);
-})->withoutMiddleware('web');
+Route::get('up', UpController::class)->withoutMiddleware('web');
 
 Route::prefix('api')->group(function (): void {
     Route::get('session', [SessionController::class, 'show'])->middleware('throttle:api');
@@ -166,6 +161,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('sittings/{sitting}/events', [SittingController::class, 'record']);
             Route::post('sittings/{sitting}/next', [AdaptiveController::class, 'next']);
             Route::post('sittings/{sitting}/hand-in', [SittingController::class, 'handIn']);
+            Route::post('sittings/{sitting}/close', [SittingController::class, 'close']);
             Route::post('sittings/{sitting}/pack', [PackController::class, 'store']);
             Route::delete('sittings/{sitting}/pack', [PackController::class, 'destroy']);
             Route::get('sittings/{sitting}/result', [ResultController::class, 'show']);

@@ -9,7 +9,7 @@ use App\Assembly\TestBuilder;
 use App\Progress\AdaptiveTests;
 use App\Question\Exam;
 use App\Sitting\Closing;
-use App\Sitting\Pen;
+use App\Sitting\Opening;
 use App\Sitting\Sitting;
 use CurlHandle;
 use CurlMultiHandle;
@@ -56,7 +56,7 @@ final class Crowd
     public function __construct(
         private readonly TestBuilder $builder,
         private readonly AdaptiveTests $adaptive,
-        private readonly Pen $pen,
+        private readonly Opening $opening,
         private readonly Closing $closing,
     ) {
         $this->multi = curl_multi_init();
@@ -90,7 +90,7 @@ final class Crowd
                     $this->builder->build(exam: $exam, user: $user, recipe: $recipe, seed: "load {$i}"),
                     $user,
                 );
-            $this->pen->open($sitting, self::TAB, take: true);
+            $this->opening->open($sitting, self::TAB, take: true);
             $studies = $i % self::STUDIES === 4;
             if ($studies) {
                 $this->handIn($sitting);

@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Assembly\Test;
 use App\Assembly\TestBuilder;
 use App\Question\Exam;
+use App\Sitting\Opening;
 use App\Sitting\Pen;
 use App\Sitting\Sitting;
 use Illuminate\Support\Facades\DB;
@@ -32,7 +33,7 @@ final readonly class PageTrial
 
     private const MOVE_SLOWLY_MS = 100;
 
-    public function __construct(private TestBuilder $builder, private Pen $pen)
+    public function __construct(private TestBuilder $builder, private Opening $opening, private Pen $pen)
     {
     }
 
@@ -47,7 +48,7 @@ final readonly class PageTrial
             $test = $this->builder->build(exam: $exam, user: $user, recipe: $recipe, seed: "page {$i}");
         }
         $sitting = Sitting::ready($test, $user);
-        $this->pen->open($sitting, 'another', take: true);
+        $this->opening->open($sitting, 'another', take: true);
         $this->pen->letGo($sitting->refresh(), []);
         $server = new TrialServer(workers: 4);
         $server->start();

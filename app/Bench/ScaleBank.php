@@ -10,7 +10,7 @@ use App\Question\Exam;
 use App\Question\Tallies;
 use App\Revisit\Cards;
 use App\Sitting\Closing;
-use App\Sitting\Pen;
+use App\Sitting\Opening;
 use App\Sitting\Recorder;
 use App\Sitting\Sitting;
 use Illuminate\Support\Facades\DB;
@@ -51,7 +51,7 @@ final readonly class ScaleBank
     private const STRIDE = 18_181;
 
     public function __construct(
-        private Pen $pen,
+        private Opening $opening,
         private Recorder $recorder,
         private Closing $closing,
         private Tallies $tallies,
@@ -291,7 +291,7 @@ final readonly class ScaleBank
             600,
         );
         $sitting = Sitting::ready($test, $user);
-        $this->pen->open($sitting, Crowd::TAB, take: true);
+        $this->opening->open($sitting, Crowd::TAB, take: true);
         $seq = 2;
         for ($from = 0; $from < $questions; $from += 100) {
             $events = [];

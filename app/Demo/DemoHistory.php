@@ -20,7 +20,7 @@ use App\Question\QuestionVersion;
 use App\Question\Syllabus;
 use App\Sitting\Closing;
 use App\Sitting\Desk;
-use App\Sitting\Pen;
+use App\Sitting\Opening;
 use App\Sitting\Recorder;
 use App\Sitting\Sitting;
 use Illuminate\Support\Carbon;
@@ -67,7 +67,7 @@ final readonly class DemoHistory
         private TestBuilder $builder,
         private TestItems $items,
         private Desk $desk,
-        private Pen $pen,
+        private Opening $opening,
         private Recorder $recorder,
         private Closing $closing,
         private PaperTests $papers,
@@ -226,7 +226,7 @@ final readonly class DemoHistory
 
     private function sit(Sitting $sitting, Mode $mode, DemoRun $run): void
     {
-        $this->pen->open($sitting, self::TAB, false);
+        $this->opening->open($sitting, self::TAB, false);
         $deadline = $sitting->refresh()->deadline_ms;
         $asked = $this->items->of($sitting->test_id);
         $stop = $run->leaves ? intdiv(count($asked), 2) : count($asked);

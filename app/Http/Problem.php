@@ -60,7 +60,7 @@ final class Problem
             419 => 'This page has been open for a long time. Reload it and try again.',
             429 => 'That was too often. Wait a minute and try again.',
             503 => 'Uplandia is being looked after. Try again in a few minutes.',
-            default => 'Something went wrong on our side. Nothing you had saved is lost; try again in a moment.',
+            default => 'Something went wrong on our side. Try again in a moment; if it stays so, tell whoever runs this server.',
         };
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use Illuminate\Session\FileSessionHandler;
+use Throwable;
 
 /** Sessions in files that are replaced whole: a killed server leaves the old one or the new one, never half of one. */
 final class WholeFileSessions extends FileSessionHandler
@@ -13,7 +14,12 @@ final class WholeFileSessions extends FileSessionHandler
 
     public function write($sessionId, $data): bool
     {
-        $this->files->replace("{$this->path}/{$sessionId}", $data, self::ONLY_MINE);
+        try {
+            $this->files->replace("{$this->path}/{$sessionId}", $data, self::ONLY_MINE);
+        } catch (Throwable) {
+            // A full disk: whoever is signed in stays so by the session that is there, and reads on.
+            return false;
+        }
 
         return true;
     }

@@ -6,9 +6,9 @@ namespace App\Plan;
 
 use App\Account\User;
 use App\Clock\Moment;
+use App\Http\Afterwards;
 use App\Question\Enrolment;
 use App\Question\Exam;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Plan\Hours;
@@ -17,8 +17,11 @@ use Uplandia\Core\Plan\Plan;
 /** Holds what was done this week against what was planned when it was first looked at. */
 final readonly class ThisWeek
 {
-    public function __construct(private Plans $plans, private ClockInterface $clock)
-    {
+    public function __construct(
+        private Plans $plans,
+        private Afterwards $afterwards,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -34,41 +37,44 @@ final readonly class ThisWeek
         }
         $monday = Hours::monday($today);
         $done = WeekDone::since($exam, $user, $monday);
-        $row = fn (): Builder => DB::table('plan_weeks')
+        $planned = DB::table('plan_weeks')
             ->where('user_id', $user->id)
             ->where('exam_id', $exam->id)
-            ->where('monday', $monday);
-        if (! $row()->exists()) {
+            ->where('monday', $monday)
+            ->first(['questions', 'ms', 'rehearsal']);
+        if ($planned === null) {
             $plan ??= $this->plans->of($exam, $user, PlanHours::of(
                 exam: $exam,
                 user: $user,
                 ownMs: PlanHours::questionMs($exam, $user),
             ));
             $rest = $plan->weeks[0] ?? null;
-            DB::table('plan_weeks')->insertOrIgnore([
-                'user_id' => $user->id,
-                'exam_id' => $exam->id,
-                'monday' => $monday,
+            $planned = (object) [
                 // What was done before counts as if it had been planned.
                 'questions' => $done['answered'] + ($rest?->questions() ?? 0),
                 'ms' => $done['ms'] + ($rest->plannedMs ?? 0),
                 'rehearsal' => $rest?->rehearsal !== null || $done['rehearsed'] > 0,
+            ];
+            $keep = [
+                'user_id' => $user->id,
+                'exam_id' => $exam->id,
+                'monday' => $monday,
                 'made_ms' => Moment::now($this->clock),
-            ]);
+            ] + (array) $planned;
+            $this->afterwards->do(function () use ($keep): void {
+                DB::table('plan_weeks')->insertOrIgnore($keep);
+            });
         }
-        $planned = $row()->first(['questions', 'ms', 'rehearsal']);
 
-        return $planned === null
-            ? null
-            : new ThisWeekView(
-                from: Moment::date($monday),
-                questions: (int) $planned->questions,
-                answered: $done['answered'],
-                ms: (int) $planned->ms,
-                spentMs: $done['ms'],
-                rehearsal: (bool) $planned->rehearsal,
-                rehearsed: $done['rehearsed'],
-            );
+        return new ThisWeekView(
+            from: Moment::date($monday),
+            questions: (int) $planned->questions,
+            answered: $done['answered'],
+            ms: (int) $planned->ms,
+            spentMs: $done['ms'],
+            rehearsal: (bool) $planned->rehearsal,
+            rehearsed: $done['rehearsed'],
+        );
     }
 
     /** With other hours, or another date, what is left of the week is planned anew. */

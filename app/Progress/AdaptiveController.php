@@ -10,7 +10,6 @@ use App\Http\Contract\Get;
 use App\Http\Contract\Post;
 use App\Question\Exam;
 use App\Sitting\BuiltView;
-use App\Sitting\Closing;
 use App\Sitting\Desk;
 use App\Sitting\Settles;
 use App\Sitting\Sheets;
@@ -25,7 +24,6 @@ final readonly class AdaptiveController
     public function __construct(
         private AdaptiveTests $tests,
         private Desk $desk,
-        private Closing $closing,
         private Sheets $sheets,
         private Settles $settlement,
     ) {
@@ -80,7 +78,6 @@ final readonly class AdaptiveController
     ]
     public function next(NextRequest $request, Sitting $sitting): JsonResponse
     {
-        $this->closing->settleIfOver($sitting);
         $after = $request->integer('after');
         $this->tests->goOn(
             sitting: $sitting,
@@ -95,7 +92,7 @@ final readonly class AdaptiveController
                 units: $this->sheets->units($sitting, $after + 1),
                 state: StateView::of(
                     state: $this->desk->state($sitting),
-                    now: $this->desk->now(),
+                    now: $this->desk->nowFor($sitting),
                     lastSeq: $sitting->last_seq,
                     positions: $sitting->positions(),
                     outcomes: $sitting->isHandedIn() ? [] : $this->settlement->outcomes($sitting),

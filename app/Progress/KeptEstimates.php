@@ -6,10 +6,11 @@ namespace App\Progress;
 
 use App\Account\User;
 use App\Clock\Moment;
+use App\Http\Afterwards;
 use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Question\Syllabus;
-use Illuminate\Contracts\Foundation\Application;
+use Closure;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
@@ -31,34 +32,36 @@ final readonly class KeptEstimates
         private Estimates $estimates,
         private Past $past,
         private ClockInterface $clock,
-        private Application $app,
+        private Afterwards $afterwards,
     ) {
     }
 
-    /** @return Kept */
+    /** @return array{stands: Stands, story: Story, day: int} with the day of which it is, in the candidate's time zone */
     public function of(Exam $exam, User $user): array
     {
         $row = DB::table('kept_estimates')->where('user_id', $user->id)->where('exam_id', $exam->id)->first();
         $kept = $row?->estimates === null ? null : self::read((string) $row->estimates);
-        if ($kept === null) {
-            return $this->renew($exam, $user);
-        }
-        $isFresh = (int) $row->made_of === (int) $row->evidence && (int) $row->day === $this->today($exam, $user);
+        $isFresh = $row !== null && $kept !== null && (int) $row->made_of === (int) $row->evidence && (int) $row->day === $this->today($exam, $user);
         if ($isFresh) {
-            return $kept;
+            return $kept + ['day' => (int) $row->day];
         }
-        if ($kept['stands']['responses'] < self::AT_ONCE) {
-            return $this->renew($exam, $user);
+        if ($kept === null || $kept['stands']['responses'] < self::AT_ONCE) {
+            $made = $this->renew($exam, $user, $this->afterwards->do(...));
+
+            return $made + ['day' => $this->today($exam, $user)];
         }
-        $this->app->terminating(function () use ($exam, $user): void {
+        $this->afterwards->do(function () use ($exam, $user): void {
             $this->renew($exam, $user);
         });
 
-        return $kept;
+        return $kept + ['day' => (int) $row->day];
     }
 
-    /** @return Kept */
-    public function renew(Exam $exam, User $user): array
+    /**
+     * @param  (Closure(Closure(): void): void)|null  $later  when to keep it; null: now
+     * @return Kept
+     */
+    public function renew(Exam $exam, User $user, ?Closure $later = null): array
     {
         $mine = fn () => DB::table('kept_estimates')->where('user_id', $user->id)->where('exam_id', $exam->id);
         // Read first: what changes while it is worked out makes it old at once.
@@ -68,7 +71,7 @@ final readonly class KeptEstimates
         $day = $this->today($exam, $user);
         $made = $this->make($exam, $user, $now);
         $outlook = $made['stands']['outlook'];
-        DB::transaction(function () use ($exam, $user, $evidence, $now, $day, $made, $outlook): void {
+        $keep = fn () => DB::transaction(function () use ($exam, $user, $evidence, $now, $day, $made, $outlook): void {
             DB::table('kept_estimates')->upsert(
                 [
                     'user_id' => $user->id,
@@ -97,6 +100,7 @@ final readonly class KeptEstimates
                 );
             }
         });
+        $later === null ? $keep() : $later($keep);
 
         return $made;
     }

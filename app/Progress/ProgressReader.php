@@ -11,6 +11,7 @@ use App\Question\Exam;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
 use App\Sitting\HandedIn;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use Uplandia\Core\Assembly\Mode;
@@ -19,6 +20,7 @@ use Uplandia\Core\Result\Leaning;
 /**
  * Reads where a candidate stands: what is kept of it, and what is counted.
  *
+ * @phpstan-import-type Stands from Standing
  * @phpstan-import-type TopicStands from Standing
  * @phpstan-import-type SpellKept from Spells
  */
@@ -32,7 +34,7 @@ final readonly class ProgressReader
 
     public function of(Exam $exam, User $user): ProgressView
     {
-        ['stands' => $stands, 'story' => $story] = $this->kept->of($exam, $user);
+        ['stands' => $stands, 'story' => $story, 'day' => $day] = $this->kept->of($exam, $user);
         $days = $this->days->of($exam, $user);
 
         return new ProgressView(
@@ -44,7 +46,7 @@ final readonly class ProgressReader
             weightTouched: $stands['weightTouched'],
             untouched: $stands['untouched'],
             outlook: OutlookView::of($stands['outlook']),
-            outlooks: $this->outlooks($exam, $user),
+            outlooks: $this->outlooks(exam: $exam, user: $user, day: $day, stands: $stands),
             topics: $this->topics($exam, $user, array_column($stands['topics'], null, 'code')),
             trend: array_map(
                 fn (array $one): TrendSittingView => new TrendSittingView(
@@ -76,12 +78,21 @@ final readonly class ProgressReader
         return array_map(fn (array $one): SpellView => new SpellView(...$one), $kept);
     }
 
-    /** @return list<OutlookDayView> in order */
-    private function outlooks(Exam $exam, User $user): array
+    /**
+     * Those of earlier days as they are kept, and the one that is told now.
+     *
+     * @param  Stands  $stands
+     * @return list<OutlookDayView> in order
+     */
+    private function outlooks(Exam $exam, User $user, int $day, array $stands): array
     {
+        $told = $stands['outlook'] === null ? [] : [
+            (object) ($stands['outlook'] + ['day' => $day, 'responses' => $stands['responses']]),
+        ];
         $rows = DB::table('outlooks')
             ->where('user_id', $user->id)
             ->where('exam_id', $exam->id)
+            ->when($told !== [], fn (Builder $earlier): Builder => $earlier->where('day', '<', $day))
             ->orderByDesc('day')
             ->limit(self::OUTLOOKS)
             ->get();
@@ -94,7 +105,7 @@ final readonly class ProgressReader
                 high: (float) $row->high,
                 responses: (int) $row->responses,
             ),
-            array_reverse(array_values($rows->all())),
+            [...array_reverse(array_values($rows->all())), ...$told],
         );
     }
 

@@ -15,6 +15,7 @@ use App\Bench\TellsPeak;
 use App\Clock\SystemClock;
 use App\Cohort\Comparison;
 use App\Database\ImmediateConnector;
+use App\Http\CountsInFiles;
 use App\Http\WholeFileSessions;
 use App\Progress\AdaptiveResults;
 use App\Question\Fts5Search;
@@ -30,12 +31,14 @@ use App\Sitting\Sitting;
 use App\Sitting\SittingPolicy;
 use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Cache\Repository;
 use Illuminate\Contracts\Http\Kernel as HttpKernel;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Application;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\RateLimiter;
@@ -77,6 +80,10 @@ final class AppServiceProvider extends ServiceProvider
                 minutes: config('session.lifetime'),
             ),
         );
+
+        Cache::extend('counts', fn (Application $app, array $store): Repository => Cache::repository(
+            new CountsInFiles($app->make('files'), $store['path']),
+        ));
 
         Hash::extend('whole_bcrypt', fn (): WholeBcrypt => new WholeBcrypt(config('hashing.bcrypt')));
         Auth::provider(

@@ -91,7 +91,6 @@ final readonly class ResultController
     #[Get('/api/sittings/{sitting}/key', 'Print a key', returns: KeyView::class)]
     public function key(Sitting $sitting): JsonResponse
     {
-        $this->closing->settleIfOver($sitting);
         if (! $sitting->isHandedIn()) {
             // What is sat on paper is checked on paper: whoever chose that may have the key, and no clock counts for
             // it.
@@ -111,7 +110,6 @@ final readonly class ResultController
     /** The one gate before every key and rationale. */
     private function explained(Sitting $sitting, int $position): State
     {
-        $this->closing->settleIfOver($sitting);
         if ($position >= $sitting->questions) {
             throw Refusal::notFound();
         }

@@ -60,6 +60,7 @@ final readonly class ResultReader
             startedAt: (int) $sitting->started_ms,
             endedAt: (int) $sitting->ended_ms,
             byClock: $sitting->by_clock,
+            waited: $sitting->waited,
             activeMs: $sitting->active_ms,
             limitMs: $terms->limit,
             tally: $expected === null ? $tally : $tally->withoutShares(),

@@ -26,6 +26,8 @@ final readonly class ResultView
         #[OA\Property] public int $startedAt,
         #[OA\Property] public int $endedAt,
         #[OA\Property(description: 'Time ran out.')] public bool $byClock,
+        #[OA\Property(description: 'The same while its device had no contact: it counts for its candidate alone.')]
+        public bool $waited,
         #[OA\Property] public int $activeMs,
         #[OA\Property(nullable: true)] public ?int $limitMs,
         #[OA\Property(ref: TallyView::class)] public TallyView $tally,

@@ -11,14 +11,13 @@ use Illuminate\Support\Facades\DB;
 /** What is printed of a sitting. */
 final readonly class BookletController
 {
-    public function __construct(private Briefings $briefings, private Sheets $sheets, private Closing $closing)
+    public function __construct(private Briefings $briefings, private Sheets $sheets)
     {
     }
 
     #[Get('/api/sittings/{sitting}/booklet', 'Print a booklet', returns: BookletView::class)]
     public function show(Sitting $sitting): JsonResponse
     {
-        $this->closing->settleIfOver($sitting);
         if (! $sitting->isHandedIn()) {
             $sitting->test->refuseAdaptive(
                 'Each question of an adaptive test depends on the answer before. It can be printed once it is over.',

@@ -7,6 +7,7 @@ namespace App\Sitting;
 use App\Account\User;
 use App\Assembly\TestItems;
 use App\Http\Refusal;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Str;
 use Uplandia\Core\Marking\MalformedResponse;
 use Uplandia\Core\Marking\Marker;
@@ -14,11 +15,14 @@ use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
 use Uplandia\Core\Sitting\Fold;
-use Uplandia\Core\Sitting\Status;
+use Uplandia\Core\Sitting\State;
 
 /** How sittings end: handed in, or run out though nobody is there; and what may still be said afterwards. */
 final readonly class Closing
 {
+    /** So long a sitting whose time ran out without contact waits for its device. */
+    private const WAITS_MS = 7 * 86_400_000;
+
     public function __construct(
         private Desk $desk,
         private Recorder $recorder,
@@ -84,6 +88,7 @@ final readonly class Closing
             $stored = new SittingEvents($sitting);
             $stored->addOwn($stored->own(EventKind::HandedIn, $now, $why));
             $state = $this->desk->state($sitting, $now);
+            $sitting->waited = $state->waited;
             $this->settlement->finish($sitting, $state);
 
             return Recorder::refusedOf($events, $state, $refused);
@@ -102,41 +107,68 @@ final readonly class Closing
         return Recorder::refusedOf($events, $this->desk->state($sitting, $now), $refused);
     }
 
-    /** Hands in, as they stand, the sittings of a candidate whose time has run out. */
-    public function settleOverdue(User $user): void
+    /** Whether time has run out, though nobody was there to hand in. Writes nothing. */
+    public function isOver(Sitting $sitting): bool
     {
-        $overdue = Sitting::query()
-            ->where('user_id', $user->id)
-            ->where('status', Stage::Open)
-            ->where('deadline_ms', '<', $this->desk->now() - Fold::GRACE_MS)
-            ->get();
-        foreach ($overdue as $sitting) {
-            $this->settleIfOver($sitting);
+        $now = $this->desk->nowFor($sitting);
+        if ($sitting->status !== Stage::Open || $sitting->deadline_ms === null) {
+            return false;
         }
+
+        return $sitting->deadline_ms + Fold::GRACE_MS < $now && $this->stateOfAbsent($sitting, $now)->byClock;
     }
 
-    /** @param  Awake|null  $awake  what a page says of when it ran; null: nobody is asked */
-    public function settleIfOver(Sitting $sitting, ?Awake $awake = null): void
+    /**
+     * Whether it is over and a device may still hold answers that were made in time: one that went on with it and has
+     * not said that it left.
+     */
+    public function waits(Sitting $sitting): bool
     {
-        $over = $sitting->deadline_ms !== null && $sitting->deadline_ms + Fold::GRACE_MS < $this->desk->now();
-        if ($sitting->status !== Stage::Open || ! $over) {
-            return;
-        }
-        // Only the device that took it along can say when anybody was there.
-        if ($sitting->packed_by !== null && $sitting->terms()->pausable) {
-            return;
-        }
-        $this->desk->write($sitting, function (Sitting $sitting, int $now) use ($awake): void {
+        return self::isHeld($sitting) && $this->isOver($sitting);
+    }
+
+    /**
+     * Closes for good what is over, as it stands. What a device still holds is not taken any more.
+     *
+     * @throws Refusal when it is not over
+     */
+    public function closeOver(Sitting $sitting): void
+    {
+        $this->desk->write($sitting, function (Sitting $sitting, int $now): void {
             if ($sitting->isHandedIn()) {
                 return;
             }
-            $this->desk->pauseIfContactWasLost($sitting, $awake ?? Awake::unknown(), $now);
-            $state = $this->desk->keep($sitting, $now);
-            if ($state->status === Status::HandedIn) {
-                $this->settlement->finish($sitting, $state);
+            if (! $this->isOver($sitting)) {
+                throw Refusal::notHandedIn();
             }
+            $events = new SittingEvents($sitting);
+            $this->desk->noteLostContact($sitting, Awake::unknown(), $now);
+            $waited = self::isHeld($sitting);
+            $events->addOwn($events->own(EventKind::HandedIn, $now));
+            $sitting->waited = $waited;
+            $this->settlement->finish($sitting, $this->desk->state($sitting, $now));
         });
         $sitting->refresh();
+    }
+
+    /** Closes what is over and waits for nobody, and what has waited for its device for long enough. */
+    public function closeAllOver(?User $user = null): int
+    {
+        $closed = 0;
+        $overdue = Sitting::query()
+            ->when($user !== null, fn (Builder $all): Builder => $all->where('user_id', $user?->id))
+            ->where('status', Stage::Open)
+            ->where('deadline_ms', '<', $this->desk->now() - Fold::GRACE_MS)
+            ->lazyById(100);
+        foreach ($overdue as $sitting) {
+            $isLongAgo = (int) $sitting->deadline_ms + self::WAITS_MS < $this->desk->now();
+            if ((! self::isHeld($sitting) || $isLongAgo) && $this->isOver($sitting)) {
+                $this->closeOver($sitting);
+                $closed++;
+            }
+        }
+
+        return $closed;
     }
 
     /**
@@ -146,10 +178,34 @@ final readonly class Closing
      */
     public function refuseUntilHandedIn(Sitting $sitting): void
     {
-        $this->settleIfOver($sitting);
-        if (! $sitting->isHandedIn()) {
+        if ($sitting->isHandedIn()) {
+            return;
+        }
+        if (! $this->isOver($sitting)) {
             throw Refusal::notHandedIn();
         }
+        throw self::isHeld($sitting)
+            ? Refusal::conflict(
+                'waits_for_device',
+                'Time ran out while the device had no contact. It may still hold answers that were made in time: they '
+                .'count if it is back before you close this sitting, within seven days.',
+            )
+            : Refusal::conflict('to_be_closed', 'Time ran out. This sitting has to be closed before its result is told.');
+    }
+
+    private static function isHeld(Sitting $sitting): bool
+    {
+        return $sitting->pen !== null || $sitting->packed_by !== null;
+    }
+
+    /** As it is if nobody was there since the last contact: where a closed lid stops the clock, it has stopped. */
+    private function stateOfAbsent(Sitting $sitting, int $now): State
+    {
+        $events = new SittingEvents($sitting);
+        $folding = $events->folding($sitting->terms());
+        $lost = $this->desk->lostContact(sitting: $sitting, awake: Awake::unknown(), now: $now, folding: $folding);
+
+        return ($lost === [] ? $folding : $events->whole($sitting->terms(), $lost))->at($now);
     }
 
     /**

@@ -8,10 +8,13 @@ use App\Clock\Moment;
 use App\Http\Refusal;
 use Closure;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Log;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
+use Uplandia\Core\Sitting\Fold;
+use Uplandia\Core\Sitting\Folding;
 use Uplandia\Core\Sitting\LostContact;
 use Uplandia\Core\Sitting\State;
 use Uplandia\Core\Sitting\Status;
@@ -31,13 +34,31 @@ final readonly class Desk
         return Moment::now($this->clock);
     }
 
+    /**
+     * What time it is for a sitting. Its moments never go back: should the server's clock have been set back, time
+     * stands until it has caught up.
+     */
+    public function nowFor(Sitting $sitting): int
+    {
+        $now = $this->now();
+        $last = max((int) $sitting->started_ms, (int) $sitting->contact_ms);
+        if ($now < $last) {
+            Log::warning('The server\'s clock stands before the last word of a sitting.', [
+                'sitting' => $sitting->id,
+                'behind_ms' => $last - $now,
+            ]);
+        }
+
+        return max($now, $last);
+    }
+
     public function state(Sitting $sitting, ?int $now = null): State
     {
         if (! $sitting->hasBegun()) {
             $sitting->loadMissing('test.exam', 'user');
         }
 
-        return (new SittingEvents($sitting))->folding($sitting->terms())->at($now ?? $this->now());
+        return (new SittingEvents($sitting))->folding($sitting->terms())->at($now ?? $this->nowFor($sitting));
     }
 
     /** Keeps what lists and clocks need to know of a sitting beside it. */
@@ -50,46 +71,78 @@ final readonly class Desk
         return $state;
     }
 
-    /** In practice a closed lid pauses the clock, from when the page last ran as far as is known. */
-    public function pauseIfContactWasLost(Sitting $sitting, Awake $awake, int $now): void
+    /** Stores what follows from the time without contact that ends now. */
+    public function noteLostContact(Sitting $sitting, Awake $awake, int $now): void
     {
-        $pause = $this->pauseOfLostContact(
-            sitting: $sitting,
-            awake: $awake,
-            now: $now,
-            state: fn (): State => $this->state($sitting, $now),
-        );
-        foreach ($pause as $event) {
-            (new SittingEvents($sitting))->addOwn($event);
+        $events = new SittingEvents($sitting);
+        $folding = $events->folding($sitting->terms());
+        foreach ($this->lostContact(sitting: $sitting, awake: $awake, now: $now, folding: $folding) as $event) {
+            $events->addOwn($event);
         }
     }
 
     /**
-     * @param  Closure(): State  $state  asked only where it matters
-     * @return list<Event> pauses, each with the moment in which they became known; none: contact was not lost, or the
-     *     clock stands or does not stop for it
+     * What follows from the time without contact that ends now. In practice a closed lid pauses the clock, from when
+     * the page last ran as far as is known. Where a clock ran out all the same, that is noted: what was done in time
+     * still counts, though the device is back only now.
+     *
+     * @param  Folding  $folding  of all that is stored
+     * @return list<Event> none: contact was not lost, or nothing follows from it
      */
-    public function pauseOfLostContact(Sitting $sitting, Awake $awake, int $now, Closure $state): array
+    public function lostContact(Sitting $sitting, Awake $awake, int $now, Folding $folding): array
+    {
+        if ($sitting->contact_ms === null) {
+            return [];
+        }
+        $pauses = $this->pauses(sitting: $sitting, awake: $awake, now: $now, folding: $folding);
+        if ($pauses !== []) {
+            $folding = (new SittingEvents($sitting))->whole($sitting->terms(), $pauses);
+        }
+
+        return [...$pauses, ...array_filter([$this->waited(sitting: $sitting, awake: $awake, now: $now, state: $folding->at($now))])];
+    }
+
+    /** @return list<Event> each with the moment in which it became known */
+    private function pauses(Sitting $sitting, Awake $awake, int $now, Folding $folding): array
     {
         // Without a clock nothing is to be stopped, and what a device did that was taken along must count.
         $stands = $sitting->packed_by !== null && $sitting->terms()->limit === null;
-        if ($sitting->contact_ms === null || ! $sitting->terms()->pausable || $stands) {
+        if (! $sitting->terms()->pausable || $stands) {
             return [];
         }
-        $gaps = LostContact::gaps($sitting->contact_ms, $awake, $now);
-        if ($gaps === [] || $state()->status === Status::Paused) {
+        $gaps = LostContact::gaps((int) $sitting->contact_ms, $awake, $now);
+        if ($gaps === [] || $folding->at($now)->status === Status::Paused) {
             return [];
         }
         $events = new SittingEvents($sitting);
         $pauses = [];
         foreach ($gaps as [$from, $until]) {
-            $pauses[] = $events->own(EventKind::Paused, $from, $now);
+            $pauses[] = $events->own(EventKind::Paused, $from, $now, first: $from === $now);
             if ($until !== null) {
                 $pauses[] = $events->own(EventKind::Resumed, $until);
             }
         }
 
         return $pauses;
+    }
+
+    private function waited(Sitting $sitting, Awake $awake, int $now, State $state): ?Event
+    {
+        $since = (int) $sitting->contact_ms;
+        foreach ([$state->byClock ? $state->endedAt : null, ...$state->sectionEnds] as $limit) {
+            if ($limit !== null && $limit >= $since && $limit + Fold::GRACE_MS < $now) {
+                $gaps = LostContact::gaps($since, $awake, $now);
+
+                return (new SittingEvents($sitting))->own(
+                    EventKind::Waited,
+                    $now,
+                    ['since' => $since, 'gaps' => $gaps],
+                    first: true,
+                );
+            }
+        }
+
+        return null;
     }
 
     /** Takes over into the sitting what lists and clocks need to know of its state. */
@@ -112,7 +165,7 @@ final readonly class Desk
     {
         return DB::transaction(function () use ($sitting, $work): mixed {
             $fresh = $this->fresh($sitting);
-            $done = $work($fresh, $this->now());
+            $done = $work($fresh, $this->nowFor($fresh));
             $fresh->revision++;
             $fresh->save();
 
@@ -137,7 +190,7 @@ final readonly class Desk
             $asRead = $tries === self::MOST_TRIES;
             $fresh = $asRead ? clone $sitting : $this->fresh($sitting);
             try {
-                $write = $prepare($fresh, $this->now());
+                $write = $prepare($fresh, $this->nowFor($fresh));
             } catch (Refusal $refusal) {
                 if ($asRead) {
                     continue;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Sitting;
 
 use App\Http\Form;
-use Closure;
 use OpenApi\Attributes as OA;
 use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
@@ -65,19 +64,6 @@ use Uplandia\Core\Sitting\EventKind;
 ]
 final class EventsRequest extends Form
 {
-    private const NOT_UNDERSTOOD = 'This page sent something that the server does not understand. Reload the page; what was saved is kept.';
-
-    private const KEYS = ['id' => 0, 'seq' => 0, 'kind' => 0, 'madeAt' => 0, 'position' => 0, 'value' => 0];
-
-    private const LONGEST_ID = 64;
-
-    private const MOST_SEQ = 1_000_000;
-
-    private const MOST_POSITION = 1000;
-
-    /** Of the value of one event. */
-    private const MOST_BYTES = 64 * 1024;
-
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -85,70 +71,20 @@ final class EventsRequest extends Form
             'tab' => ['required', 'string', 'max:64'],
             'awakeSince' => ['nullable', 'integer', 'min:0'],
             'awake' => ['array', 'max:500', AwakeSpells::areSound(...)],
-            'events' => ['present', 'array', 'max:500', $this->areSound(...)],
+            'events' => ['present', 'array', 'max:500', SentEvents::areSound(...)],
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['*' => self::NOT_UNDERSTOOD];
+        return ['*' => SentEvents::NOT_UNDERSTOOD];
     }
 
-    /** One rule for all of them: a rule for each of their parts would cost more than to save them. */
-    private function areSound(string $field, mixed $events, Closure $fail): void
+    /** @return list<Event> received at a moment */
+    public function events(int $at): array
     {
-        foreach (is_array($events) ? $events : [] as $event) {
-            if (! is_array($event) || ! self::isSound($event)) {
-                $fail(self::NOT_UNDERSTOOD);
-
-                return;
-            }
-        }
-    }
-
-    /** @param  array<mixed>  $event */
-    private static function isSound(array $event): bool
-    {
-        $whole = static fn (string $name, int $least, int $most): bool => is_int($event[$name] ?? null) &&
-            $event[$name] >= $least &&
-            $event[$name] <= $most;
-        $maybe = static fn (string $name, int $most): bool => ! isset($event[$name]) || $whole($name, 0, $most);
-        $id = $event['id'] ?? null;
-        $kind = $event['kind'] ?? null;
-
-        return is_string($id) &&
-            $id !== '' &&
-            strlen($id) <= self::LONGEST_ID &&
-            ! str_starts_with($id, Event::OWN) &&
-            is_string($kind) &&
-            EventKind::tryFrom($kind)?->isTheBrowsers() === true &&
-            $whole('seq', 1, self::MOST_SEQ) &&
-            $maybe('madeAt', PHP_INT_MAX) &&
-            $maybe('position', self::MOST_POSITION) &&
-            array_diff_key($event, self::KEYS) === [] &&
-            strlen((string) json_encode($event['value'] ?? null)) <= self::MOST_BYTES;
-    }
-
-    /** @return list<Event> received now */
-    public function events(int $now): array
-    {
-        $events = [];
-        foreach ((array) $this->input('events') as $event) {
-            assert(is_array($event));
-            $value = $event['value'] ?? null;
-            $events[] = new Event(
-                id: (string) $event['id'],
-                seq: (int) $event['seq'],
-                kind: EventKind::from((string) $event['kind']),
-                at: $now,
-                madeAt: isset($event['madeAt']) ? (int) $event['madeAt'] : null,
-                position: isset($event['position']) ? (int) $event['position'] : null,
-                value: is_array($value) || is_bool($value) || is_int($value) || is_string($value) ? $value : null,
-            );
-        }
-
-        return $events;
+        return SentEvents::of($this->input('events'), $at);
     }
 
     public function awake(): Awake

@@ -18,6 +18,10 @@ final readonly class MyTests
 {
     private const AT_ONCE = 50;
 
+    public function __construct(private Closing $closing)
+    {
+    }
+
     public function page(Exam $exam, User $user, TestsRequest $wanted): TestsView
     {
         $all = Sitting::query()->where('user_id', $user->id)->where('exam_id', $exam->id);
@@ -40,7 +44,7 @@ final readonly class MyTests
             pages: $pages,
             all: $all->count(),
             tests: array_map(
-                fn (Sitting $sitting): TestLineView => self::line($sitting, $shared[$sitting->test_id] ?? null),
+                fn (Sitting $sitting): TestLineView => $this->line($sitting, $shared[$sitting->test_id] ?? null),
                 array_values($lines->all()),
             ),
             deleted: array_map(
@@ -81,7 +85,7 @@ final readonly class MyTests
         return $all;
     }
 
-    private static function line(Sitting $sitting, ?stdClass $shared): TestLineView
+    private function line(Sitting $sitting, ?stdClass $shared): TestLineView
     {
         $test = $sitting->test;
         $mine = $test->user_id === $sitting->user_id;
@@ -98,6 +102,8 @@ final readonly class MyTests
             mode: $sitting->mode,
             onPaper: $sitting->on_paper,
             state: $sitting->status,
+            timeUp: $this->closing->isOver($sitting),
+            waits: $this->closing->waits($sitting),
             questions: $sitting->questions,
             answered: $sitting->answered,
             share: $share,

@@ -7,6 +7,7 @@ namespace App\Sitting;
 use App\Http\Form;
 use OpenApi\Attributes as OA;
 use Uplandia\Core\Sitting\Awake;
+use Uplandia\Core\Sitting\Event;
 
 #[
     OA\Schema(
@@ -19,6 +20,12 @@ use Uplandia\Core\Sitting\Awake;
                 type: 'array',
                 items: new OA\Items(type: 'array', items: new OA\Items(type: 'integer')),
                 description: 'Spells in which pages of this device ran: from when, until when.',
+            ),
+            new OA\Property(
+                property: 'events',
+                type: 'array',
+                items: new OA\Items(ref: '#/components/schemas/SittingEvent'),
+                description: 'What an earlier page of this device left: it arrives with the word that contact is back.',
             ),
             new OA\Property(property: 'take', type: 'boolean', description: 'Take the pen from another tab.'),
         ],
@@ -33,7 +40,20 @@ final class OpenRequest extends Form
             'tab' => ['required', 'string', 'max:64'],
             'take' => ['boolean'],
             'awake' => ['array', 'max:500', AwakeSpells::areSound(...)],
+            'events' => ['array', 'max:500', SentEvents::areSound(...)],
         ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['events' => SentEvents::NOT_UNDERSTOOD];
+    }
+
+    /** @return list<Event> received at a moment */
+    public function events(int $at): array
+    {
+        return SentEvents::of($this->input('events'), $at);
     }
 
     public function awake(): Awake

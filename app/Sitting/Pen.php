@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Sitting;
 
 use App\Http\Refusal;
-use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
-use Uplandia\Core\Sitting\State;
 
 /** One tab may write. Opening a sitting gives a tab the pen; a page that leaves lets go of it. */
 final readonly class Pen
@@ -16,37 +14,24 @@ final readonly class Pen
     /** A tab that has been silent for so long has let go. */
     private const HELD_MS = 30_000;
 
-    public function __construct(private Desk $desk)
-    {
-    }
-
     /**
-     * Starts a sitting or goes on with it, and gives the tab the pen.
+     * Gives a tab the pen, under the lock of the caller.
      *
-     * @throws Refusal when it is handed in, or another tab holds the pen and `take` is not given
+     * @throws Refusal when another tab holds it, or a device that took the sitting along, and `take` is not given
      */
-    public function open(Sitting $sitting, string $tab, bool $take, ?Awake $awake = null): State
+    public function give(Sitting $sitting, string $tab, bool $take, int $now): void
     {
-        return $this->desk->write($sitting, function (Sitting $sitting, int $now) use ($tab, $take, $awake): State {
-            $this->desk->refuseHandedIn($sitting);
-            $silent = $now - (int) $sitting->contact_ms >= self::HELD_MS;
-            if ($sitting->pen !== null && $sitting->pen !== $tab && ! $silent && ! $take) {
-                throw $this->elsewhere();
+        $silent = $now - (int) $sitting->contact_ms >= self::HELD_MS;
+        if ($sitting->pen !== null && $sitting->pen !== $tab && ! $silent && ! $take) {
+            throw $this->elsewhere();
+        }
+        if ($sitting->packed_by !== null && $sitting->packed_by !== $tab) {
+            if (! $take) {
+                throw $this->takenAlong();
             }
-            if ($sitting->packed_by !== null && $sitting->packed_by !== $tab) {
-                if (! $take) {
-                    throw $this->takenAlong();
-                }
-                $sitting->fill(['packed_by' => null, 'packed_ms' => null]);
-            }
-            if (! $sitting->hasBegun()) {
-                $this->begin($sitting, $now);
-            }
-            $this->desk->pauseIfContactWasLost($sitting, $awake ?? Awake::unknown(), $now);
-            $sitting->fill(['pen' => $tab, 'contact_ms' => $now]);
-
-            return $this->desk->keep($sitting, $now);
-        });
+            $sitting->fill(['packed_by' => null, 'packed_ms' => null]);
+        }
+        $sitting->pen = $tab;
     }
 
     /** @throws Refusal when the tab may not write */
@@ -68,14 +53,6 @@ final readonly class Pen
         if ($last?->kind === EventKind::Left && $last->doneAt() >= (int) $sitting->contact_ms) {
             $sitting->pen = null;
         }
-    }
-
-    /** From here on the rules stand, whatever becomes of the exam's, the test's or the candidate's. */
-    private function begin(Sitting $sitting, int $now): void
-    {
-        $events = new SittingEvents($sitting);
-        $events->addOwn($events->own(EventKind::Started, $now));
-        $sitting->fill(['status' => Stage::Open, 'started_ms' => $now, 'terms' => $sitting->terms()->toArray()]);
     }
 
     private function takenAlong(): Refusal

@@ -60,8 +60,22 @@ final readonly class Recorder
     public function take(Sitting $sitting, string $tab, array $events, Awake $awake, int $now): array
     {
         $this->checkMayWrite($sitting, $tab);
+        $refused = $this->store(sitting: $sitting, events: $events, awake: $awake, now: $now);
+        $this->pen->letGo($sitting, $events);
+
+        return $refused;
+    }
+
+    /**
+     * The same from a tab that has just been given the pen.
+     *
+     * @param  list<Event>  $events
+     * @return array<string, string> event id => why it cannot belong to it
+     */
+    public function store(Sitting $sitting, array $events, Awake $awake, int $now): array
+    {
         $stored = new SittingEvents($sitting);
-        $this->desk->pauseIfContactWasLost($sitting, $awake, $now);
+        $this->desk->noteLostContact($sitting, $awake, $now);
         [$sound, $refused] = $this->sound($sitting, $stored->fresh($events));
         $full = $stored->full($sound);
         if ($full === null) {
@@ -69,7 +83,6 @@ final readonly class Recorder
         } else {
             $refused += array_fill_keys(array_column($sound, 'id'), $full->getMessage());
         }
-        $this->pen->letGo($sitting, $events);
         $sitting->contact_ms = $now;
 
         return $refused;
@@ -88,14 +101,9 @@ final readonly class Recorder
         $stored = new SittingEvents($sitting);
         $folding = $stored->folding($sitting->terms());
         $snapshot = $stored->snapshotOf($folding);
-        $pause = $this->desk->pauseOfLostContact(
-            sitting: $sitting,
-            awake: $awake,
-            now: $now,
-            state: fn (): State => $folding->at($now),
-        );
+        $lost = $this->desk->lostContact(sitting: $sitting, awake: $awake, now: $now, folding: $folding);
         [$sound, $refused] = $this->sound($sitting, $stored->fresh($events));
-        $new = [...$pause, ...$sound];
+        $new = [...$lost, ...$sound];
         $stored->count($new);
         $state = $stored->onto($folding, $sitting->terms(), $new)->at($now);
         $this->pen->letGo($sitting, $events);
@@ -169,8 +177,8 @@ final readonly class Recorder
         return [$sound, $refused];
     }
 
-    /** @param  list<Event>  $events */
-    private function settleChecked(Sitting $sitting, State $state, array $events): void
+    /** @param  list<Event>  $events  among them those that ask for the key */
+    public function settleChecked(Sitting $sitting, State $state, array $events): void
     {
         $checked = [];
         foreach ($events as $event) {

@@ -47,6 +47,7 @@ use Uplandia\Core\Sitting\Terms;
  * @property string|null $possible
  * @property float|null $share
  * @property bool $counts
+ * @property bool $waited time ran out while its device had no contact
  * @property-read Test $test
  * @property-read User $user
  */
@@ -84,6 +85,7 @@ final class Sitting extends Model
         'possible',
         'share',
         'counts',
+        'waited',
     ];
 
     /** A sitting of a test that has not begun. */
@@ -159,6 +161,7 @@ final class Sitting extends Model
             'terms' => 'array',
             'by_clock' => 'boolean',
             'counts' => 'boolean',
+            'waited' => 'boolean',
             'share' => 'float',
             'started_ms' => 'integer',
             'contact_ms' => 'integer',

@@ -9,6 +9,7 @@ use App\Http\Contract\Post;
 use App\Http\Contract\Put;
 use App\Http\Refusal;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\Terms;
@@ -17,7 +18,7 @@ final readonly class SittingController
 {
     public function __construct(
         private Desk $desk,
-        private Pen $pen,
+        private Opening $opening,
         private Recorder $recorder,
         private Closing $closing,
         private Settles $settlement,
@@ -31,9 +32,15 @@ final readonly class SittingController
     #[Get('/api/sittings/{sitting}', 'Read a briefing', returns: BriefingView::class)]
     public function show(Sitting $sitting): JsonResponse
     {
-        $this->closing->settleIfOver($sitting);
-
         return new JsonResponse($this->briefings->of($sitting));
+    }
+
+    #[Post('/api/sittings/{sitting}/close', 'Close a sitting whose time has run out')]
+    public function close(Sitting $sitting): Response
+    {
+        $this->closing->closeOver($sitting);
+
+        return response()->noContent();
     }
 
     #[Put('/api/sittings/{sitting}/reserve', 'Plan a reserve', takes: ReserveRequest::class, returns: BriefingView::class)]
@@ -54,13 +61,14 @@ final readonly class SittingController
     #[Post('/api/sittings/{sitting}/open', 'Open a sitting', takes: OpenRequest::class, returns: OpenView::class)]
     public function open(OpenRequest $request, Sitting $sitting): JsonResponse
     {
-        $this->closing->settleIfOver($sitting, $request->awake());
-        $state = $this->pen->open(
+        $opened = $this->opening->open(
             sitting: $sitting,
             tab: $request->string('tab')->value(),
             take: $request->boolean('take'),
             awake: $request->awake(),
+            left: $request->events($this->desk->nowFor($sitting)),
         );
+        $state = $opened->state;
         $sitting->refresh();
 
         return new JsonResponse(
@@ -71,11 +79,12 @@ final readonly class SittingController
                 topics: $sitting->mode === Mode::Tutor ? $this->sheets->topics($sitting) : [],
                 state: StateView::of(
                     state: $state,
-                    now: $this->desk->now(),
+                    now: $this->desk->nowFor($sitting),
                     lastSeq: $sitting->last_seq,
                     positions: $sitting->positions(),
                     outcomes: $this->settlement->outcomes($sitting),
                     score: $this->settlement->score($sitting),
+                    refused: $opened->refused,
                     tries: $this->tries->of($sitting, $state, null),
                 ),
             ),
@@ -85,7 +94,7 @@ final readonly class SittingController
     #[Post('/api/sittings/{sitting}/events', 'Record events', takes: EventsRequest::class, returns: StateView::class)]
     public function record(EventsRequest $request, Sitting $sitting): JsonResponse
     {
-        $events = $request->events($this->desk->now());
+        $events = $request->events($this->desk->nowFor($sitting));
         $recorded = $this->recorder->record(
             sitting: $sitting,
             tab: $request->string('tab')->value(),
@@ -98,7 +107,7 @@ final readonly class SittingController
         return new JsonResponse(
             StateView::of(
                 state: $recorded->state,
-                now: $this->desk->now(),
+                now: $this->desk->nowFor($sitting),
                 lastSeq: $recorded->lastSeq,
                 positions: $positions,
                 outcomes: $this->settlement->outcomes($sitting),
@@ -115,7 +124,7 @@ final readonly class SittingController
         $refused = $this->closing->handIn(
             sitting: $sitting,
             tab: $request->string('tab')->value(),
-            events: $request->events($this->desk->now()),
+            events: $request->events($this->desk->nowFor($sitting)),
             awake: $request->awake(),
         );
 

@@ -61,12 +61,13 @@ final class SittingEvents
         return $folding;
     }
 
-    public function whole(Terms $terms): Folding
+    /** @param  list<Event>  $more  not stored yet */
+    public function whole(Terms $terms, array $more = []): Folding
     {
         $events = $this->all();
         $this->since = count($events);
 
-        return Folding::of($terms, $events);
+        return Folding::of($terms, [...$events, ...$more]);
     }
 
     /** @return list<Event> */
@@ -239,12 +240,21 @@ final class SittingEvents
         return array_sum(array_map(fn (Event $event): int => strlen((string) self::json($event)), $events));
     }
 
-    /** An event of the server's own: the browser has no say in it. */
-    public function own(EventKind $kind, int $at, mixed $value = null): Event
-    {
+    /**
+     * An event of the server's own: the browser has no say in it.
+     *
+     * @param  array<mixed>|int|string|null  $value
+     * @param  bool  $first  before all that is received in the same moment, else after all that was received so far
+     */
+    public function own(
+        EventKind $kind,
+        int $at,
+        array|int|string|null $value = null,
+        bool $first = false,
+    ): Event {
         return new Event(
             id: Event::OWN.Str::ulid(),
-            seq: $this->sitting->last_seq + 1,
+            seq: $first ? 0 : $this->sitting->last_seq + 1,
             kind: $kind,
             at: $at,
             value: $value,

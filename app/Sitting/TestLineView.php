@@ -17,6 +17,8 @@ final readonly class TestLineView
         #[OA\Property(enum: Mode::class)] public Mode $mode,
         #[OA\Property] public bool $onPaper,
         #[OA\Property(enum: Stage::class)] public Stage $state,
+        #[OA\Property(description: 'Time has run out, and it has not been closed.')] public bool $timeUp,
+        #[OA\Property(description: 'The same, and its device may still hold answers.')] public bool $waits,
         #[OA\Property] public int $questions,
         #[OA\Property] public int $answered,
         #[

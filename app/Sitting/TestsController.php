@@ -29,7 +29,7 @@ final readonly class TestsController
     #[Post('/api/exams/{exam}/sittings', 'My tests', takes: TestsRequest::class, returns: TestsView::class)]
     public function index(TestsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
-        $this->closing->settleOverdue($user);
+        $this->closing->closeAllOver($user);
         $this->deleting->purge($user);
 
         return new JsonResponse($this->tests->page($exam, $user, $request));

@@ -18,6 +18,8 @@ final readonly class OpenSittingView
         #[OA\Property] public int $questions,
         #[OA\Property] public int $answered,
         #[OA\Property(description: 'Unix milliseconds; null: not begun.', nullable: true)] public ?int $touchedAt,
+        #[OA\Property(description: 'Time has run out, and it has not been closed.')] public bool $timeUp,
+        #[OA\Property(description: 'The same, and its device may still hold answers.')] public bool $waits,
     ) {
     }
 }

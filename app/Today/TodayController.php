@@ -7,6 +7,7 @@ namespace App\Today;
 use App\Account\User;
 use App\Assembly\Bank;
 use App\Clock\Moment;
+use App\Http\Afterwards;
 use App\Http\Contract\Get;
 use App\Http\Contract\Post;
 use App\Http\Contract\Put;
@@ -39,6 +40,7 @@ final class TodayController
         private readonly KeptEstimates $kept,
         private readonly NextSteps $steps,
         private readonly ThisWeek $week,
+        private readonly Afterwards $afterwards,
         private readonly ClockInterface $clock,
     ) {
     }
@@ -52,7 +54,9 @@ final class TodayController
     #[Get('/api/exams/{exam}/today', 'What about today', returns: TodayView::class)]
     public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
-        $this->closing->settleOverdue($user);
+        $this->afterwards->do(function () use ($user): void {
+            $this->closing->closeAllOver($user);
+        });
         $sittings = fn () => Sitting::query()->with('test')->where('user_id', $user->id)->where('exam_id', $exam->id);
 
         $open = $sittings()
@@ -128,6 +132,8 @@ final class TodayController
             questions: $sitting->questions,
             answered: $sitting->answered,
             touchedAt: $sitting->contact_ms,
+            timeUp: $this->closing->isOver($sitting),
+            waits: $this->closing->waits($sitting),
         );
     }
 

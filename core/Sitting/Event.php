@@ -9,7 +9,8 @@ namespace Uplandia\Core\Sitting;
  *
  * `value` by kind: answered, the response (null clears it); flagged, a bool; struck, a list of option ids; sureness, a
  * Sureness value or null; section_began, the section's index; rubric_marked, points by criterion; paused by the server,
- * when it knew of it; otherwise null.
+ * when it knew of it; waited, since when there was no contact, and the gaps in which the device did not run, as
+ * {since, gaps: [[from, until], …]} with null for "still"; otherwise null.
  */
 final readonly class Event
 {
@@ -50,13 +51,32 @@ final readonly class Event
     /** Order of doing. */
     public static function inSequence(self $a, self $b): int
     {
-        // Not <=>, to which "1e3" and "1000" are the same.
-        return $a->seq <=> $b->seq ?: strcmp($a->id, $b->id);
+        return self::compare([0, $a->seq, $a->id], [0, $b->seq, $b->id]);
     }
 
     /** Order of receipt: what moves the clock goes by this. */
     public static function inReceipt(self $a, self $b): int
     {
-        return $a->at <=> $b->at ?: self::inSequence($a, $b);
+        return self::compare($a->place(), $b->place());
+    }
+
+    /** @return array{int, int, string} its place in the order of receipt: moment, sequence, id */
+    public function place(): array
+    {
+        return [$this->at, $this->seq, $this->id];
+    }
+
+    /**
+     * Whether one place comes before another. What the server said of its own comes before what came with that word.
+     *
+     * @param  array{int, int, string}  $a
+     * @param  array{int, int, string}  $b
+     */
+    public static function compare(array $a, array $b): int
+    {
+        $servers = static fn (string $id): int => str_starts_with($id, self::OWN) ? 0 : 1;
+
+        // Ids not by <=>, to which "1e3" and "1000" are the same.
+        return [$a[0], $a[1], $servers($a[2])] <=> [$b[0], $b[1], $servers($b[2])] ?: strcmp($a[2], $b[2]);
     }
 }

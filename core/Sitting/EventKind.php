@@ -11,6 +11,7 @@ enum EventKind: string
     case ReadingEnded = 'reading_ended';
     case Shown = 'shown';
     case Left = 'left';
+    case Hidden = 'hidden';
     case Answered = 'answered';
     case Flagged = 'flagged';
     case Struck = 'struck';
@@ -22,6 +23,7 @@ enum EventKind: string
     case BreakBegan = 'break_began';
     case BreakEnded = 'break_ended';
     case SectionBegan = 'section_began';
+    case Waited = 'waited';
     case HandedIn = 'handed_in';
     case RubricMarked = 'rubric_marked';
 
@@ -45,7 +47,7 @@ enum EventKind: string
     public function isTheBrowsers(): bool
     {
         return match ($this) {
-            self::Started, self::HandedIn, self::RubricMarked => false,
+            self::Started, self::Waited, self::HandedIn, self::RubricMarked => false,
             default => true,
         };
     }

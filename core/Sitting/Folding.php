@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Uplandia\Core\Sitting;
 
+use Uplandia\Core\Sitting\Internal\Absence;
 use Uplandia\Core\Sitting\Internal\Clock;
 use Uplandia\Core\Sitting\Internal\Entry;
 use Uplandia\Core\Sitting\Internal\Lock;
@@ -17,10 +18,20 @@ use Uplandia\Core\Sitting\Internal\Spell;
 final class Folding
 {
     /** Of the snapshot's shape; another is not read. */
-    private const VERSION = 5;
+    private const VERSION = 6;
+
+    private const BETWEEN = ':';
 
     /** What a snapshot is made of; nothing else is ever read from one. */
-    private const PARTS = [Clock::class, Sheet::class, Entry::class, Lock::class, Spell::class, Sureness::class];
+    private const PARTS = [
+        Absence::class,
+        Clock::class,
+        Entry::class,
+        Lock::class,
+        Sheet::class,
+        Spell::class,
+        Sureness::class,
+    ];
 
     /** @param  array{int, int, string}|null  $last  moment of receipt, sequence and id of the latest event */
     private function __construct(
@@ -51,23 +62,20 @@ final class Folding
 
     /**
      * @param  string  $snapshot  what `snapshot` gave under the same terms
-     * @return self|null null: it cannot be read, and the whole must be folded
+     * @return self|null null: it is not whole, or of another version, and everything must be folded
      */
     public static function resume(Terms $terms, string $snapshot): ?self
     {
-        $kept = @unserialize($snapshot, ['allowed_classes' => self::PARTS]);
-        if (! is_array($kept) || count($kept) !== 4 || $kept[0] !== self::VERSION) {
+        [$print, $kept] = [...explode(self::BETWEEN, $snapshot, 2), ''];
+        // Only what was written here is ever unpacked, so a torn or meddled one is never half believed.
+        if (! hash_equals(self::print($kept), $print)) {
             return null;
         }
-        [, $clock, $sheet, $last] = array_values($kept);
-        if (! $clock instanceof Clock || ! $sheet instanceof Sheet || ! is_array($last)) {
-            return null;
-        }
-        [$at, $seq, $id] = [...array_values($last), null, null, null];
-        if (! is_int($at) || ! is_int($seq) || ! is_string($id)) {
-            return null;
-        }
-        $folding = new self(terms: $terms, clock: $clock, sheet: $sheet, last: [$at, $seq, $id]);
+        $parts = unserialize($kept, ['allowed_classes' => self::PARTS]);
+        assert(is_array($parts));
+        /** @var array{Clock, Sheet, array{int, int, string}} $parts */
+        [$clock, $sheet, $last] = $parts;
+        $folding = new self(terms: $terms, clock: $clock, sheet: $sheet, last: $last);
         $folding->bind();
 
         return $folding;
@@ -76,7 +84,17 @@ final class Folding
     /** @return string|null null: nothing has happened yet */
     public function snapshot(): ?string
     {
-        return $this->last === null ? null : serialize([self::VERSION, $this->clock, $this->sheet, $this->last]);
+        if ($this->last === null) {
+            return null;
+        }
+        $kept = serialize([$this->clock, $this->sheet, $this->last]);
+
+        return self::print($kept).self::BETWEEN.$kept;
+    }
+
+    private static function print(string $kept): string
+    {
+        return hash('sha256', self::VERSION.$kept);
     }
 
     /**
@@ -86,7 +104,7 @@ final class Folding
      */
     public function take(Event $event): bool
     {
-        if ($this->last !== null && ! self::isAfter($event, $this->last)) {
+        if ($this->last !== null && Event::compare($event->place(), $this->last) <= 0) {
             return false;
         }
         if ($event->kind === EventKind::Answered && ! $this->sheet->follows($event)) {
@@ -114,30 +132,12 @@ final class Folding
     {
         $this->clock->advance($event->at);
         $this->sheet->take($event);
-        $this->last = self::place($event);
+        $this->last = $event->place();
     }
 
     private function bind(): void
     {
         $this->clock->bind($this->terms);
         $this->sheet->bind($this->terms, $this->clock);
-    }
-
-    /** @return array{int, int, string} */
-    private static function place(Event $event): array
-    {
-        return [$event->at, $event->seq, $event->id];
-    }
-
-    /**
-     * As Event::inReceipt has it.
-     *
-     * @param  array{int, int, string}  $last
-     */
-    private static function isAfter(Event $event, array $last): bool
-    {
-        [$at, $seq, $id] = $last;
-
-        return ($event->at <=> $at ?: $event->seq <=> $seq ?: strcmp($event->id, $id)) > 0;
     }
 }

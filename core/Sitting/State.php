@@ -15,6 +15,8 @@ final readonly class State
      * @param  int|null  $readingUntil  when answering begins by itself; null: it has, or nothing has begun
      * @param  bool  $byClock  it ended because time ran out
      * @param  array<string, string>  $refused  event id => why it does not count
+     * @param  list<int>  $sectionEnds  when sections with a clock of their own were over
+     * @param  bool  $waited  its device had no contact when time ran out, and came back later
      */
     public function __construct(
         public Status $status,
@@ -30,6 +32,8 @@ final readonly class State
         public array $refused,
         public int $breaksLeft = 0,
         public ?int $readingUntil = null,
+        public array $sectionEnds = [],
+        public bool $waited = false,
     ) {
     }
 

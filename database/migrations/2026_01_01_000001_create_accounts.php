@@ -29,10 +29,16 @@ return new class extends Migration
             $table->string('token');
             $table->timestamp('created_at')->nullable();
         });
+        // One row, which whoever looks after the server has read and written.
+        Schema::create('pulses', function (Blueprint $table): void {
+            $table->unsignedTinyInteger('id')->primary();
+            $table->unsignedBigInteger('at_ms');
+        });
     }
 
     public function down(): void
     {
+        Schema::dropIfExists('pulses');
         Schema::dropIfExists('password_reset_tokens');
         Schema::dropIfExists('users');
     }

@@ -114,6 +114,8 @@ return new class extends Migration
             $table->double('share')->nullable();
             // At least 80 % answered, so it counts in statistics.
             $table->boolean('counts')->default(false);
+            // Time ran out while its device had no contact: what came of it is told, and counts for nobody else.
+            $table->boolean('waited')->default(false);
             $table->timestamps();
             // Deleted, and still to be had back for ten minutes.
             $table->softDeletes();

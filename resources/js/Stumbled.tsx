@@ -24,7 +24,10 @@ function Stumbled() {
   return (
     <main className="mx-auto grid max-w-xl gap-6 p-6 pt-16">
       <h1 className="text-2xl font-bold">This screen could not be shown</h1>
-      <p>Nothing that you saved is lost. Reload the page; if you were in a sitting, it goes on where it was.</p>
+      <p>
+        Reload the page. If you were in a sitting, what this device had not sent waits on it, and the sitting goes on
+        from what the server holds.
+      </p>
       <div className="flex gap-3">
         <Button weight="main" onClick={() => window.location.reload()}>
           Reload

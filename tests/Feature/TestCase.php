@@ -151,6 +151,13 @@ abstract class TestCase extends LaravelTestCase
         return $this->postJson("/api/sittings/{$sitting}/hand-in", ['tab' => $tab, 'events' => []]);
     }
 
+    /** Whoever opens the result of what ran out is asked first whether its device may still hold answers. */
+    protected function closeOver(string $sitting): void
+    {
+        $this->getJson("/api/sittings/{$sitting}/result")->assertStatus(409);
+        $this->postJson("/api/sittings/{$sitting}/close")->assertNoContent();
+    }
+
     /**
      * The option of an opened question that is right, or one that is not: told by its text, as the payload has no key.
      *

@@ -78,17 +78,31 @@ test('it is tried again by itself, ever less often, and at once when it works', 
   expect(server.sent('record').at(-1)).toEqual([]);
 });
 
-test('answers that were kept by a page that died are laid over what the server says', async () => {
+test('answers that were kept by a page that died come with the word that contact is back', async () => {
   const storage = new ToyStorage();
   storage.kept.set(OWNER, [
     { id: 'x', seq: 9, kind: 'answered', madeAt: NOW - 5000, position: 2, value: { choice: 'd' } },
   ]);
-  const { store, server } = made([opened({ lastSeq: 3 })], storage);
+  const known = [0, 1, 2].map((position) => question(position, position === 2 ? { response: { choice: 'd' } } : {}));
+  const { store, server } = made([opened({ lastSeq: 9, questions: known })], storage);
   await store.open();
+  expect(server.sent('open').map((events) => events.map(({ id }) => id))).toEqual([['x']]);
   expect(store.read().questions[2]?.response).toEqual({ choice: 'd' });
   store.answer(1, { choice: 'a' });
   await store.flush();
-  expect(server.sent('record')[0]?.map(({ seq }) => seq)).toEqual([9, 10, 11]);
+  expect(server.sent('record')[0]?.map(({ seq }) => seq)).toEqual([10, 11]);
+  await settle();
+  expect(storage.kept.get(OWNER)).toEqual([]);
+});
+
+test('answers of a page that died, of which the server did not hear, stay when it cannot be opened', async () => {
+  const storage = new ToyStorage();
+  const left: SittingEvent = { id: 'x', seq: 9, kind: 'answered', madeAt: NOW, position: 2, value: { choice: 'd' } };
+  storage.kept.set(OWNER, [left]);
+  const { store } = made(['down'], storage);
+  await store.open();
+  await settle();
+  expect(storage.kept.get(OWNER)).toEqual([left]);
 });
 
 test('where nothing can be kept it is said, and answers are sent all the same', async () => {
@@ -144,6 +158,58 @@ test('a sitting that cannot be opened says so', async () => {
   const { store } = made(['down']);
   await store.open();
   expect(store.read().link.kind).toBe('failed');
+});
+
+test('what could not be opened for want of contact opens by itself, and nothing is sent before', async () => {
+  const { store, server, time } = made(['down', 'down', 'down', opened()]);
+  await store.open();
+  store.online();
+  await settle();
+  expect(store.read().link.kind).toBe('failed');
+  await store.flush();
+  expect(server.sent('record')).toEqual([]);
+  await time.pass(60_000);
+  expect(store.read()).toMatchObject({ link: { kind: 'saved' }, status: 'active' });
+  expect(store.read().sitting).not.toBeNull();
+});
+
+test('what may not be opened is not tried again', async () => {
+  const { store, server, time } = made([refusal(404, 'not_found')]);
+  await store.open();
+  await time.pass(60_000);
+  expect(server.sent('open')).toHaveLength(1);
+});
+
+test('a page that is out of sight has no question on screen, and has it again when it is back', async () => {
+  const { store, server } = await openStore([]);
+  await store.flush();
+  store.hide(true);
+  store.hide(false);
+  await store.flush();
+  expect(kinds(server.sent('record').flat())).toEqual(['shown', 'hidden', 'shown']);
+});
+
+test('an answer that came into a pause which nobody knew of is given again when one goes on', async () => {
+  const { store, server } = await openStore([]);
+  await store.flush();
+  store.answer(1, { choice: 'a' });
+  // The server refuses by the id that the page has made.
+  const record = server.record.bind(server);
+  let refuse = true;
+  server.record = async (letter) => {
+    const told = await record(letter);
+    const ids = letter.events.filter(({ kind }) => kind === 'answered').map(({ id }) => id);
+    if (!refuse || ids.length === 0) return told;
+    refuse = false;
+    return { ...told, status: 'paused', refused: Object.fromEntries(ids.map((id) => [id, 'The sitting was paused.'])) };
+  };
+  await store.flush();
+  expect(store.read()).toMatchObject({ status: 'paused', refused: null });
+  await store.resume();
+  await store.flush();
+  const sent = server.sent('record').flat();
+  expect(kinds(sent)).toEqual(['shown', 'answered', 'resumed', 'answered', 'shown']);
+  expect(sent[3]).toMatchObject({ position: 1, value: { choice: 'a' } });
 });
 
 test('a pause holds when the server has heard of it, and not before', async () => {

@@ -98,8 +98,10 @@ export class ToyServer implements Server {
 
   constructor(readonly answers: Answer[]) {}
 
-  async open(tab: string): Promise<View<'OpenedSitting'>> {
-    return this.answer('open', { tab, events: [] }, opened()) as View<'OpenedSitting'>;
+  async open(
+    ...[tab, , , events = []]: [tab: string, take?: boolean, awake?: [number, number][], left?: SittingEvent[]]
+  ): Promise<View<'OpenedSitting'>> {
+    return this.answer('open', { tab, events }, opened()) as View<'OpenedSitting'>;
   }
 
   async record(letter: View<'SittingEvents'>): Promise<View<'SittingState'>> {

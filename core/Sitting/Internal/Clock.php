@@ -7,6 +7,7 @@ namespace Uplandia\Core\Sitting\Internal;
 use Uplandia\Core\Sitting\ActiveTime;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
+use Uplandia\Core\Sitting\Fold;
 use Uplandia\Core\Sitting\Terms;
 
 /**
@@ -23,6 +24,12 @@ final class Clock
     public ?int $endedAt = null;
 
     public bool $byClock = false;
+
+    /** @var list<Absence> */
+    private array $absences = [];
+
+    /** When it was closed for good: nothing is waited for any more. */
+    private ?int $closedAt = null;
 
     /** Index of the section that is open. */
     public int $section = 0;
@@ -60,7 +67,7 @@ final class Clock
     public function __sleep(): array
     {
         return [
-            'startedAt', 'readUntil', 'endedAt', 'byClock', 'section', 'sectionEnds', 'turn', 'turnEnds', 'pauses',
+            'startedAt', 'readUntil', 'endedAt', 'byClock', 'absences', 'closedAt', 'section', 'sectionEnds', 'turn', 'turnEnds', 'pauses',
             'breaks',
             'sectionFrom', 'turnFrom',
         ];
@@ -106,7 +113,17 @@ final class Clock
 
             return null;
         }
-        if ($this->startedAt === null || $this->endedAt !== null) {
+        if ($this->startedAt === null) {
+            return null;
+        }
+        if ($event->kind === EventKind::Waited) {
+            $this->absences = [...$this->absences, ...array_filter([Absence::toldBy($event)])];
+
+            return null;
+        }
+        if ($this->endedAt !== null) {
+            $this->closedAt ??= $event->kind === EventKind::HandedIn ? $event->at : null;
+
             return null;
         }
 
@@ -197,6 +214,43 @@ final class Clock
         );
 
         return $moments === [] ? null : min($moments);
+    }
+
+    /** Whether something done before the end may still be told. */
+    public function hears(Event $event): bool
+    {
+        return $this->endedAt === null || ($this->byClock && $this->hearsUpTo($this->endedAt, $event));
+    }
+
+    /**
+     * Whether something done before a limit may still be told: for five seconds, and later by a device that had no
+     * contact then. What such a device says of a section comes with its first word; of the whole, until it is closed.
+     */
+    public function hearsUpTo(int $limit, Event $event): bool
+    {
+        if ($event->doneAt() > $limit || $event->at <= $limit + Fold::GRACE_MS) {
+            return $event->doneAt() <= $limit;
+        }
+        foreach ($this->closedAt === null ? $this->absences : [] as $absence) {
+            $awaited = $limit === $this->endedAt || $absence->endsWith($event);
+            if ($absence->covers($limit) && $awaited && $absence->ranAt($event->doneAt())) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether its device had no contact when time ran out, and came back later. */
+    public function waited(): bool
+    {
+        foreach ($this->absences as $absence) {
+            if ($this->byClock && $absence->covers((int) $this->endedAt)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function end(int $at, bool $byClock): null

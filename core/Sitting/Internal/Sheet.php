@@ -68,7 +68,8 @@ final class Sheet
     {
         $why = match (true) {
             $event->kind === EventKind::RubricMarked => $this->markByRubric($event),
-            $event->kind === EventKind::Left => $this->leave($event),
+            // Gone for good or only out of sight: nothing is on screen.
+            in_array($event->kind, [EventKind::Left, EventKind::Hidden], true) => $this->leave($event),
             $event->kind === EventKind::Shown => $this->show($event),
             $event->kind->needsPosition() => $this->record($event),
             default => $this->clockwork($event),
@@ -106,6 +107,8 @@ final class Sheet
             refused: $this->refused,
             breaksLeft: $this->terms->breaks - count($clock->breaks),
             readingUntil: $clock->readingUntil($moment),
+            sectionEnds: $this->terms->sectionsInTurn() ? $clock->sectionEnds : [],
+            waited: $clock->waited(),
         );
     }
 
@@ -271,10 +274,7 @@ final class Sheet
         if ($this->clock->startedAt === null) {
             return 'The sitting had not begun.';
         }
-        if (
-            $this->clock->endedAt !== null &&
-            ! ($this->clock->byClock && self::madeBy($event, $this->clock->endedAt))
-        ) {
+        if (! $this->clock->hears($event)) {
             return 'The sitting had ended.';
         }
         if ($this->clock->isReading($event->at) && ! in_array($event->kind, self::WHILE_READING, true)) {
@@ -305,7 +305,7 @@ final class Sheet
             $ended = $clock->sectionEnds[$section] ?? null;
             if (
                 $section > $clock->section ||
-                ($ended !== null && ! ($event !== null && self::madeBy($event, $ended)))
+                ($ended !== null && ! ($event !== null && $clock->hearsUpTo($ended, $event)))
             ) {
                 return 'The section was not open.';
             }

@@ -1344,6 +1344,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{sitting}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Close a sitting whose time has run out */
+        post: operations["closeASittingWhoseTimeHasRunOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{sitting}/reserve": {
         parameters: {
             query?: never;
@@ -2755,6 +2772,8 @@ export interface components {
             tab: string;
             /** @description Spells in which pages of this device ran: from when, until when. */
             awake?: number[][];
+            /** @description What an earlier page of this device left: it arrives with the word that contact is back. */
+            events?: components["schemas"]["SittingEvent"][];
             /** @description Take the pen from another tab. */
             take?: boolean;
         };
@@ -2768,6 +2787,10 @@ export interface components {
             answered: number;
             /** @description Unix milliseconds; null: not begun. */
             touchedAt: number | null;
+            /** @description Time has run out, and it has not been closed. */
+            timeUp: boolean;
+            /** @description The same, and its device may still hold answers. */
+            waits: boolean;
         };
         /** @description All that a page needs to run a sitting, also while the network is away. */
         OpenedSitting: {
@@ -3340,6 +3363,8 @@ export interface components {
             endedAt: number;
             /** @description Time ran out. */
             byClock: boolean;
+            /** @description The same while its device had no contact: it counts for its candidate alone. */
+            waited: boolean;
             activeMs: number;
             limitMs: number | null;
             tally: components["schemas"]["Tally"];
@@ -3630,7 +3655,7 @@ export interface components {
             /** @description Order in which the candidate did things. */
             seq: number;
             /** @enum {string} */
-            kind: "started" | "reading_ended" | "shown" | "left" | "answered" | "flagged" | "struck" | "sureness" | "tried" | "checked" | "paused" | "resumed" | "break_began" | "break_ended" | "section_began" | "handed_in" | "rubric_marked";
+            kind: "started" | "reading_ended" | "shown" | "left" | "hidden" | "answered" | "flagged" | "struck" | "sureness" | "tried" | "checked" | "paused" | "resumed" | "break_began" | "break_ended" | "section_began" | "waited" | "handed_in" | "rubric_marked";
             /** @description By the browser's idea of the server's clock. */
             madeAt?: number | null;
             position?: number | null;
@@ -3768,6 +3793,10 @@ export interface components {
             onPaper: boolean;
             /** @enum {string} */
             state: "not_started" | "open" | "handed_in";
+            /** @description Time has run out, and it has not been closed. */
+            timeUp: boolean;
+            /** @description The same, and its device may still hold answers. */
+            waits: boolean;
             questions: number;
             answered: number;
             /** @description Marks of the whole, in per cent; null: not handed in, or adaptive. */
@@ -6997,6 +7026,35 @@ export interface operations {
         };
     };
     deleteASitting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    closeASittingWhoseTimeHasRunOut: {
         parameters: {
             query?: never;
             header?: never;

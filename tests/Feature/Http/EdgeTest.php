@@ -166,7 +166,7 @@ final class EdgeTest extends TestCase
     public function test_a_failed_query_is_logged_without_what_was_bound_to_it(): void
     {
         $log = sys_get_temp_dir().'/uplandia-log-'.getmypid();
-        config(['logging.channels.app.path' => $log, 'logging.default' => 'app']);
+        config(['logging.channels.file.path' => $log, 'logging.default' => 'app']);
         Route::get('/api/asks', fn () => DB::select('select * from nowhere where answer = ?', ['a private answer']));
         $this->getJson('/api/asks')->assertStatus(500);
         $said = (string) file_get_contents($log);

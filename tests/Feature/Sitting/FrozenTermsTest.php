@@ -81,6 +81,7 @@ final class FrozenTermsTest extends TestCase
             ->assertJsonPath('readingUntil', null)
             ->assertJsonPath('deadline', $start + 41 * 60_000);
         $this->travel(42)->minutes();
+        $this->closeOver($sitting);
         $this->getJson("/api/sittings/{$sitting}/result")->assertOk()->assertJsonPath('byClock', true);
         self::assertSame(0, Artisan::call('recount'), Artisan::output());
     }
@@ -119,6 +120,7 @@ final class FrozenTermsTest extends TestCase
             ->assertJsonPath('status', 'active')
             ->assertJsonCount(1, 'refused');
         $this->travel(50)->minutes();
+        $this->closeOver($sitting);
 
         $this->getJson("/api/sittings/{$sitting}/result")
             ->assertOk()

@@ -219,6 +219,10 @@ final class SittingTest extends TestCase
         $this->travel(30)->seconds();
         $this->send($sitting, [$this->answer(0, $this->option($opened, 0, true), 10)]);
         $this->travel(50)->seconds();
+        $this->getJson('/api/exams/small-hills/today')
+            ->assertJsonPath('open.0.timeUp', true)
+            ->assertJsonPath('open.0.waits', true);
+        $this->closeOver($sitting);
 
         $this->getJson("/api/sittings/{$sitting}/result")
             ->assertOk()

@@ -209,9 +209,12 @@ function Deleted({ gone }: { gone: View<'DeletedLine'> }) {
 
 function Row({ line, held, hold }: { line: Line; held: Line | null; hold: (line: Line) => void }) {
   const [open, setOpen] = useState(false);
-  const to = { handed_in: `/result/${line.id}`, open: `/sit/${line.id}`, not_started: `/briefing/${line.id}` }[
-    line.state
-  ];
+  const to = {
+    handed_in: `/result/${line.id}`,
+    open: line.timeUp ? `/result/${line.id}` : `/sit/${line.id}`,
+    not_started: `/briefing/${line.id}`,
+  }[line.state];
+  const state = line.waits ? 'waits for its device' : line.timeUp ? 'time is up' : STATES[line.state];
   return (
     <>
       <tr>
@@ -219,8 +222,8 @@ function Row({ line, held, hold }: { line: Line; held: Line | null; hold: (line:
           <Link to={line.onPaper && line.state !== 'handed_in' ? `/answers/${line.id}` : to}>{line.name}</Link>
           {line.code && <span className="ml-2 text-sm text-base-content/75">shared: {line.code}</span>}
           <span className="block text-sm text-base-content/75 sm:hidden">
-            {dayTime(line.touchedAt ?? line.madeAt)}, {MODES[line.mode].toLowerCase()}, {STATES[line.state]},{' '}
-            {line.answered} of {line.questions}
+            {dayTime(line.touchedAt ?? line.madeAt)}, {MODES[line.mode].toLowerCase()}, {state}, {line.answered} of{' '}
+            {line.questions}
           </span>
         </th>
         <td className="whitespace-nowrap max-sm:hidden">{dayTime(line.touchedAt ?? line.madeAt)}</td>
@@ -228,7 +231,7 @@ function Row({ line, held, hold }: { line: Line; held: Line | null; hold: (line:
           {MODES[line.mode]}
           {line.onPaper && ', on paper'}
         </td>
-        <td className="whitespace-nowrap max-sm:hidden">{STATES[line.state]}</td>
+        <td className="max-sm:hidden">{state}</td>
         <td className="text-right whitespace-nowrap tabular-nums">{wholePercent(line.share)}</td>
         <td className="text-right whitespace-nowrap tabular-nums max-sm:hidden">
           {line.answered} of {line.questions}

@@ -1,11 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useLocation, useParams } from 'react-router';
-import { api, ask, Refused, type View } from '../../api/client';
+import { api, ask, type View } from '../../api/client';
 import { result } from '../../api/queries';
 import { useBegin } from '../../api/useBegin';
 import { Button, ButtonLink } from '../../ui/Button';
-import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { Notice } from '../../ui/Notice';
@@ -15,6 +14,7 @@ import { Breakdowns } from './Breakdowns';
 import { Expected } from './Expected';
 import { FootingFields } from './FootingFields';
 import { NextSteps } from './NextSteps';
+import { NotYet } from './NotYet';
 import { Outcomes } from './Outcomes';
 import { Place } from './Place';
 import { QuestionTable } from './QuestionTable';
@@ -27,18 +27,7 @@ export function Component() {
   const { sitting = '' } = useParams();
   const page = useQuery(result(sitting));
   if (page.isPending) return <Loading what="Marking your test" />;
-  if (page.isError) {
-    if (page.error instanceof Refused && page.error.problem.reason === 'not_handed_in') {
-      return (
-        <Empty title="This sitting has not been handed in yet.">
-          <ButtonLink weight="main" to={`/sit/${sitting}`}>
-            Go on with it
-          </ButtonLink>
-        </Empty>
-      );
-    }
-    return <Failure error={page.error} retry={() => void page.refetch()} />;
-  }
+  if (page.isError) return <NotYet sitting={sitting} error={page.error} again={() => void page.refetch()} />;
   return <Result result={page.data} />;
 }
 
@@ -80,6 +69,13 @@ function Result({ result }: { result: View<'Result'> }) {
       {late && late.answers > 0 && (
         <Notice tone="warn">
           {count(late.answers, 'answer')} {late.answers === 1 ? 'does' : 'do'} not count. {late.why}
+        </Notice>
+      )}
+
+      {result.waited && (
+        <Notice>
+          Time ran out while the device had no contact. What it did in time counts here, and this result is left out of
+          every comparison with others.
         </Notice>
       )}
 

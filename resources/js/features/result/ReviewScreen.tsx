@@ -7,11 +7,11 @@ import type { View } from '../../api/client';
 import { review } from '../../api/queries';
 import { ButtonLink } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
-import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { OUTCOMES, OutcomeMark } from '../../ui/Outcome';
 import { useTitle } from '../../ui/useTitle';
 import { filterNamed, FILTERS, filtersOf, type Filter, type Line } from './lines';
+import { NotYet } from './NotYet';
 import { OpenSection } from './openSection';
 import { ReviewOne } from './ReviewOne';
 import { ReviewWhole } from './ReviewWhole';
@@ -25,7 +25,7 @@ export function Component() {
   const { sitting = '', position } = useParams();
   const page = useQuery(review(sitting));
   if (page.isPending) return <Loading what="Fetching your questions" />;
-  if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  if (page.isError) return <NotYet sitting={sitting} error={page.error} again={() => void page.refetch()} />;
   const at = position === undefined || position === WHOLE ? null : Number(position) - 1;
   if (at !== null && !page.data.items.some((line) => line.position === at)) {
     return (

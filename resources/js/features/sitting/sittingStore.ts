@@ -61,6 +61,9 @@ export class SittingStore {
   private seq = 0;
   /** When the question on screen came there, by the server's clock. */
   private shownAt = 0;
+  private taking = false;
+  /** Answers that came into a pause which nobody here knew of: given again when one goes on. */
+  private heldOver: SittingEvent[] = [];
 
   constructor(
     sitting: string,
@@ -83,6 +86,8 @@ export class SittingStore {
       stands: (link) => this.stand(link),
       refused: (refused) => this.change({ refused }),
       awake: () => this.spells(),
+      heldOver: (answers) => this.holdOver(answers),
+      reopen: () => void this.open(this.taking, true),
     });
   }
 
@@ -107,7 +112,9 @@ export class SittingStore {
     return activeMs + Math.max(0, since);
   }
 
-  async open(take = false): Promise<void> {
+  /** @param again by itself, after it could not be opened for want of contact */
+  async open(take = false, again = false): Promise<void> {
+    this.taking = take;
     const pack = (await this.world.along?.find()) ?? null;
     if (pack && !(await this.world.along?.hold())) {
       const message = 'This sitting is open in another tab of this device. Go on there, or close it there first.';
@@ -115,7 +122,7 @@ export class SittingStore {
     }
     if (pack) this.tab = pack.tab;
     this.change({ pack });
-    const sitting = await this.post.open(this.tab, take, pack && this.sinceThen(pack));
+    const sitting = await this.post.open(this.tab, take, pack && this.sinceThen(pack), again);
     if (!sitting) return;
     const { state } = sitting;
     const { questionMs } = sitting.briefing;
@@ -258,6 +265,22 @@ export class SittingStore {
     return this.post.flush();
   }
 
+  /** The device has a connection again. */
+  online(): void {
+    if (this.snapshot.sitting) void this.flush();
+    else if (this.snapshot.link.kind === 'failed') void this.open(this.taking, true);
+  }
+
+  /** The page is out of sight, or in sight again: no question is on screen meanwhile, though the clock goes on. */
+  hide(hidden: boolean): void {
+    const { status, link, current } = this.snapshot;
+    const goesOn = status === 'active' || status === 'reading';
+    if (!goesOn || !['saved', 'saving', 'away'].includes(link.kind)) return;
+    if (!hidden) return this.show(current);
+    this.act('hidden', null);
+    void this.post.flush();
+  }
+
   /** The page goes away: the question is no longer on screen, and the pen is free. */
   leave(): void {
     if (this.snapshot.link.kind !== 'saved' && this.snapshot.link.kind !== 'saving') return;
@@ -307,10 +330,21 @@ export class SittingStore {
   private async goOn(kind: 'resumed' | 'break_ended'): Promise<void> {
     if (this.snapshot.asked !== 'going on') this.act(kind, null);
     await this.post.flush();
-    if (this.snapshot.status === 'active') this.show(this.snapshot.current);
+    if (this.snapshot.status !== 'active') return;
+    const heldOver = this.heldOver;
+    this.heldOver = [];
+    for (const { kind: done, position = null, value } of heldOver) this.act(done, position, value);
+    this.show(this.snapshot.current);
+  }
+
+  private holdOver(answers: SittingEvent[]): void {
+    const again = new Set(answers.map(({ position }) => position));
+    this.heldOver = [...this.heldOver.filter(({ position }) => !again.has(position)), ...answers];
   }
 
   private act(kind: Kind, position: number | null, value?: unknown): void {
+    // What is done first after a lid was opened was done after it, not in the gap.
+    this.awake.look();
     this.change(laid(this.snapshot, this.put(kind, position, value)));
     this.spells();
     const { link } = this.snapshot;
@@ -360,10 +394,10 @@ export class SittingStore {
   /** Spells in which pages of it ran on this device. */
   private spells(): [number, number][] {
     const { along } = this.world;
-    const { pack, sitting } = this.snapshot;
+    const { sitting } = this.snapshot;
     if (!along) return [];
     // Before it is open, the clock says nothing yet.
-    if (sitting && (pack || sitting.briefing.pausable)) along.spells.ran(this.awake.since, this.clock.now());
+    if (sitting) along.spells.ran(this.awake.since, this.clock.now());
     return along.spells.all;
   }
 

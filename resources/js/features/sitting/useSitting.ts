@@ -25,14 +25,17 @@ export function useSitting(id: string, user: string): SittingStore {
     const over = sitHere();
     const leave = () => own.leave();
     const back = (event: PageTransitionEvent) => event.persisted && void own.open();
-    const online = () => void own.flush();
+    const online = () => own.online();
+    const sight = () => own.hide(document.hidden);
     window.addEventListener('pagehide', leave);
     window.addEventListener('pageshow', back);
     window.addEventListener('online', online);
+    document.addEventListener('visibilitychange', sight);
     return () => {
       window.removeEventListener('pagehide', leave);
       window.removeEventListener('pageshow', back);
       window.removeEventListener('online', online);
+      document.removeEventListener('visibilitychange', sight);
       own.leave();
       own.stop();
       over();

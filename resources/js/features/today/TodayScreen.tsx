@@ -36,7 +36,7 @@ function Today({ exam, onExam }: { exam: string; onExam: (slug: string) => void 
   if (page.isPending) return <Loading what="Looking up where you are" />;
   if (page.isError) return <Away error={page.error} retry={() => void page.refetch()} />;
   const { examName, summary, counts, open, past, exams, outlook, steps, week } = page.data;
-  const begun = open.find((line) => line.begun);
+  const begun = open.find((line) => line.begun && !line.timeUp);
   return (
     <div className="grid gap-8">
       <div className="flex flex-wrap items-end justify-between gap-4">
@@ -173,6 +173,12 @@ function Past({ past }: { past: View<'PastSitting'>[] }) {
   );
 }
 
+function howFar(line: View<'OpenSittingLine'>): string {
+  if (line.waits) return 'time is up, waits for its device';
+  if (line.timeUp) return 'time is up';
+  return line.begun ? `${line.answered} of ${line.questions} answered` : 'not begun';
+}
+
 function Open({ open, exam }: { open: View<'OpenSittingLine'>[]; exam: string }) {
   const discarding = useMutation({
     mutationFn: (sitting: string) => ask(api.DELETE('/api/sittings/{sitting}', { params: { path: { sitting } } })),
@@ -189,12 +195,12 @@ function Open({ open, exam }: { open: View<'OpenSittingLine'>[]; exam: string })
         {open.map((line) => (
           <li key={line.id} className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-base-300 py-2">
             <Link
-              to={line.begun ? `/sit/${line.id}` : `/briefing/${line.id}`}
+              to={line.timeUp ? `/result/${line.id}` : line.begun ? `/sit/${line.id}` : `/briefing/${line.id}`}
               className="min-w-40 flex-1 text-primary underline underline-offset-4"
             >
               {line.title}
             </Link>
-            <Chip>{line.begun ? `${line.answered} of ${line.questions} answered` : 'not begun'}</Chip>
+            <Chip>{howFar(line)}</Chip>
             {!line.begun && (
               <Button
                 small

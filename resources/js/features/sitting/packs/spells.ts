@@ -31,7 +31,7 @@ export class Spells {
     const last = this.earlier.at(-1);
     if (last?.[0] === since) last[1] = now;
     else this.earlier.push([since, now]);
-    if (this.earlier.length > MOST) this.earlier.shift();
+    if (this.earlier.length > MOST) this.join();
     this.keep();
   }
 
@@ -52,6 +52,14 @@ export class Spells {
   get all(): Spell[] {
     // The server's clock is an estimate here, and a later estimate may lie a little before an earlier one.
     return this.earlier.map(([from, until]) => [Math.round(from), Math.round(Math.max(from, until))]);
+  }
+
+  /** Where there are too many, the two that lie closest become one: no moment in which somebody was there is lost. */
+  private join(): void {
+    const between = (at: number) => this.earlier[at + 1]![0] - this.earlier[at]![1];
+    let closest = 0;
+    for (let at = 1; at < this.earlier.length - 1; at++) if (between(at) < between(closest)) closest = at;
+    this.earlier.splice(closest, 2, [this.earlier[closest]![0], this.earlier[closest + 1]![1]]);
   }
 
   private keep(): void {

@@ -56,6 +56,10 @@ export class Post {
       stands: (link: Link) => void;
       refused: (why: string) => void;
       awake: () => Spell[];
+      /** Answers that came into a pause which nobody here knew of yet. */
+      heldOver: (answers: SittingEvent[]) => void;
+      /** It did not open for want of contact, and should be tried again. */
+      reopen: () => void;
     },
   ) {}
 
@@ -68,20 +72,24 @@ export class Post {
    * Opens the sitting for this tab.
    *
    * @param packed what was taken along, to go on with where there is no server; null: nothing was
+   * @param again it is tried again by itself, and what is shown meanwhile stays
    */
   async open(
     tab: string,
     take: boolean,
     packed: View<'OpenedSitting'> | null = null,
+    again = false,
   ): Promise<View<'OpenedSitting'> | null> {
-    this.told.stands({ kind: 'opening' });
+    this.callOff?.();
+    if (!again) this.told.stands({ kind: 'opening' });
     try {
       // First what an earlier page left: if all is over, it is told of that too.
       await this.queue.load();
-      const opened = await this.server.open(tab, take, this.told.awake());
+      const opened = await this.openWith(tab, take);
       if (this.stopped) return null;
       this.isOpen = true;
       this.toOpen = null;
+      this.failures = 0;
       this.told.stands({ kind: 'saved' });
       return opened;
     } catch (error) {
@@ -164,6 +172,8 @@ export class Post {
   }
 
   private async send(): Promise<void> {
+    // What was never opened has nothing to say yet; opening it is tried again by itself.
+    if (!this.isOpen) return;
     try {
       await this.openFirst();
     } catch (error) {
@@ -173,15 +183,17 @@ export class Post {
     try {
       const state = await this.server.record(this.letter(events));
       this.failures = 0;
-      this.queue.acknowledge(events.map(({ id }) => id));
+      this.acknowledge(events, state.refused);
       this.told.heard(state);
       const [why] = Object.values(state.refused);
       if (state.status === 'handed_in') {
-        this.note(events, state.refused);
         this.endLater();
         return;
       }
-      if (why) this.told.refused(why);
+      const heldOver =
+        state.status === 'paused' ? events.filter(({ id, kind }) => state.refused[id] && kind === 'answered') : [];
+      if (heldOver.length > 0) this.told.heldOver(heldOver);
+      else if (why) this.told.refused(why);
       const more = this.queue.all.length > 0;
       this.told.stands(more ? { kind: 'saving' } : { kind: 'saved' });
       this.schedule(more ? GATHER_MS : HEARTBEAT_MS);
@@ -200,8 +212,7 @@ export class Post {
       do {
         const events = this.queue.next();
         const { refused } = await this.server.handIn(this.letter(events));
-        this.note(events, refused);
-        this.queue.acknowledge(events.map(({ id }) => id));
+        this.acknowledge(events, refused);
         // Whatever is left after the first letter did not make it: the server says so, letter by letter.
       } while (this.queue.all.length > 0);
     } catch (error) {
@@ -214,11 +225,21 @@ export class Post {
     return true;
   }
 
+  /** Opens it with what waits. What does not fit into one letter follows. */
+  private async openWith(tab: string, take: boolean): Promise<View<'OpenedSitting'>> {
+    const left = this.queue.next();
+    const opened = await this.server.open(tab, take, this.told.awake(), left);
+    this.acknowledge(left, opened.state.refused);
+    const [why] = Object.values(opened.state.refused);
+    if (why) this.told.refused(why);
+    return opened;
+  }
+
   /** Opens what has been gone on with from what was taken along. */
   private async openFirst(): Promise<void> {
     if (this.toOpen === null) return;
     try {
-      const { state } = await this.server.open(this.toOpen, false, this.told.awake());
+      const { state } = await this.openWith(this.toOpen, false);
       this.toOpen = null;
       this.told.heard(state);
     } catch (error) {
@@ -234,8 +255,7 @@ export class Post {
       const events = this.queue.next();
       try {
         const state = await this.server.record(this.letter(events));
-        this.note(events, state.refused);
-        this.queue.acknowledge(events.map(({ id }) => id));
+        this.acknowledge(events, state.refused);
       } catch (error) {
         if (error instanceof Refused && (error.problem.reason === 'handed_in' || isFull(error))) return;
         throw error;
@@ -243,7 +263,9 @@ export class Post {
     }
   }
 
-  private note(events: readonly SittingEvent[], refused: Record<string, string>): void {
+  /** The server has them on its disk, whether they count or not. */
+  private acknowledge(events: readonly SittingEvent[], refused: Record<string, string>): void {
+    this.queue.acknowledge(events.map(({ id }) => id));
     for (const { id, kind, position } of events)
       if (kind === 'answered' && typeof position === 'number') this.afterwards.set(position, refused[id] ?? null);
   }
@@ -261,6 +283,10 @@ export class Post {
     // Handed in from elsewhere, or by the clock, before what waits here arrived: the server is told, and tells.
     if (link.kind === 'handedIn' && this.queue.all.length > 0) return this.endLater();
     this.told.stands(link);
+    if (link.kind === 'failed' && !this.isOpen && isPassing(error)) {
+      const wait = RETRY_MS[Math.min(this.failures++, RETRY_MS.length - 1)] ?? HEARTBEAT_MS;
+      this.callOff = this.time.after(wait, () => this.told.reopen());
+    }
     if (link.kind === 'away') this.schedule(RETRY_MS[Math.min(this.failures++, RETRY_MS.length - 1)] ?? HEARTBEAT_MS);
   }
 
@@ -283,6 +309,11 @@ export class Post {
     this.callOff?.();
     if (!this.stopped) this.callOff = this.time.after(ms, () => void (this.ending ? this.handIn() : this.flush()));
   }
+}
+
+/** Whether it may go well another time. */
+function isPassing(error: unknown): boolean {
+  return error instanceof Unreachable || (error instanceof Refused && (error.status >= 500 || error.status === 429));
 }
 
 function isFull(error: Refused): boolean {

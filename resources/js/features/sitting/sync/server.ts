@@ -1,10 +1,14 @@
 import { api, ask, type View } from '../../../api/client';
 import type { Spell } from '../packs/spells';
+import type { SittingEvent } from './events';
 
 /** The server as a sitting needs it. Each throws `Refused` or `Unreachable`. */
 export interface Server {
-  /** @param awake spells in which a device that was taken along ran; none: it was not */
-  open(tab: string, take: boolean, awake: Spell[]): Promise<View<'OpenedSitting'>>;
+  /**
+   * @param awake spells in which pages of this device ran
+   * @param left what an earlier page could not send: it arrives with the word that contact is back
+   */
+  open(tab: string, take: boolean, awake: Spell[], left: SittingEvent[]): Promise<View<'OpenedSitting'>>;
   record(letter: View<'SittingEvents'>): Promise<View<'SittingState'>>;
   handIn(letter: View<'SittingEvents'>): Promise<View<'HandedIn'>>;
   /** What an adaptive test asks after a question. */
@@ -18,9 +22,12 @@ export interface Server {
 export function serverOf(sitting: string): Server {
   const params = { path: { sitting } };
   return {
-    open: (tab, take, awake) =>
+    open: (tab, take, awake, left) =>
       ask(
-        api.POST('/api/sittings/{sitting}/open', { params, body: { tab, take, ...(awake.length > 0 && { awake }) } }),
+        api.POST('/api/sittings/{sitting}/open', {
+          params,
+          body: { tab, take, ...(awake.length > 0 && { awake }), ...(left.length > 0 && { events: left }) },
+        }),
       ),
     record: (body) => ask(api.POST('/api/sittings/{sitting}/events', { params, body })),
     handIn: (body) => ask(api.POST('/api/sittings/{sitting}/hand-in', { params, body })),

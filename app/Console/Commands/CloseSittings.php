@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Sitting\Closing;
+use Illuminate\Console\Command;
+
+/** Closes what is over and waits for nobody. */
+final class CloseSittings extends Command
+{
+    protected $signature = 'sittings:close';
+
+    protected $description = 'Close sittings whose time ran out while nobody was there';
+
+    public function handle(Closing $closing): int
+    {
+        $this->line("Closed: {$closing->closeAllOver()}.");
+
+        return self::SUCCESS;
+    }
+}
