@@ -156,6 +156,7 @@ Route::prefix('api')->group(function (): void {
             Route::put('sittings/{sitting}/scratch', [LibraryController::class, 'keepScratch']);
             Route::get('sittings/{sitting}/booklet', [BookletController::class, 'show']);
             Route::get('sittings/{sitting}/key', [ResultController::class, 'key']);
+            Route::post('sittings/{sitting}/exposures', [ResultController::class, 'expose']);
             Route::put('sittings/{sitting}/reserve', [SittingController::class, 'reserve']);
             Route::post('sittings/{sitting}/open', [SittingController::class, 'open']);
             Route::post('sittings/{sitting}/events', [SittingController::class, 'record']);

@@ -42,4 +42,17 @@ final class TestItems
 
         return $items;
     }
+
+    /** @return array<int, int> question by position, in order */
+    public function questions(string $test): array
+    {
+        return array_map(
+            fn (mixed $id): int => is_numeric($id) ? (int) $id : 0,
+            DB::table('test_items')
+                ->where('test_id', $test)
+                ->orderBy('position')
+                ->pluck('question_id', 'position')
+                ->all(),
+        );
+    }
 }

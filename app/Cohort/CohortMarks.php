@@ -98,11 +98,16 @@ final class CohortMarks
      */
     private static function sat(Exam $exam, ?int $user = null): Builder
     {
+        // Among others only what may count for others; of one's own, whatever it was.
         $latest = HandedIn::whole(HandedIn::only(DB::table('sittings')))
             ->where('sittings.exam_id', $exam->id)
             ->where('sittings.counts', true)
             ->whereNotNull('sittings.share')
-            ->when($user !== null, fn (Builder $rows): Builder => $rows->where('sittings.user_id', $user))
+            ->when(
+                $user !== null,
+                fn (Builder $rows): Builder => $rows->where('sittings.user_id', $user),
+                fn (Builder $rows): Builder => $rows->where('sittings.in_cohort', true),
+            )
             ->groupBy('sittings.user_id')
             // SQLite gives the id of the row that is the latest.
             ->selectRaw('sittings.id as latest_id, max(sittings.ended_ms)');

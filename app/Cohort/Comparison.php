@@ -66,7 +66,7 @@ final readonly class Comparison implements Compares
             fewest: Cohort::SHOWN_FROM,
             leftOut: $people - $cohort->size(),
             ofExam: $ofExam,
-            percentile: $shown && $sitting->counts && $sitting->share !== null
+            percentile: $shown && $sitting->counts && $sitting->in_cohort && $sitting->share !== null
                 ? $cohort->percentile($sitting->share)
                 : null,
             median: $shown ? $cohort->median() : null,
@@ -80,6 +80,7 @@ final readonly class Comparison implements Compares
         return HandedIn::only(Candidates::only(DB::table('sittings'), $sitting->exam_id, 'sittings.user_id'))
             ->where('sittings.user_id', '!=', $sitting->user_id)
             ->whereNotNull('sittings.share')
+            ->where('sittings.in_cohort', true)
             ->select([
                 'sittings.user_id',
                 'sittings.ended_ms',
@@ -146,6 +147,7 @@ final readonly class Comparison implements Compares
             ->join('users', 'users.id', '=', 'shared_sittings.user_id')
             ->where('shared_sittings.test_id', $sitting->test_id)
             ->where('shared_sittings.agrees', true)
+            ->where('sittings.in_cohort', true)
             ->orderByDesc('sittings.share')
             ->orderBy('users.id')
             ->limit(self::MOST_MEMBERS)

@@ -25,6 +25,7 @@ final class FirstLooks
             ->join('question_versions', 'question_versions.id', '=', 'outcomes.version_id')
             ->where('outcomes.exam_id', $exam->id)
             ->where('outcomes.counts', true)
+            ->where('sittings.in_cohort', true)
             ->where('outcomes.first_look', true)
             ->where('sittings.mode', Mode::Timed->value)
             ->whereNotNull('outcomes.share')

@@ -39,6 +39,7 @@ final readonly class ItemStatisticsStore
         $sat = fn (): Builder => DB::table('sittings')
             ->where('exam_id', $exam->id)
             ->where('counts', true)
+            ->where('in_cohort', true)
             ->where('mode', Mode::Timed->value)
             ->whereNull('deleted_at');
         $moved = DB::table('enrolments')

@@ -7,7 +7,7 @@ namespace App\Http;
 use Illuminate\Cache\FileStore;
 use Throwable;
 
-/** Keeps in files how often somebody asked. On a full disk nothing is counted, and everybody is served all the same. */
+/** Keeps in files how often somebody asked. On a full disk nothing is counted, and everybody is served. */
 final class CountsInFiles extends FileStore
 {
     public function put($key, $value, $seconds): bool

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Clock\Moment;
 use Illuminate\Database\QueryException;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
@@ -31,7 +30,7 @@ final readonly class UpController
         $patience = (int) config('database.connections.sqlite.busy_timeout');
         try {
             DB::statement('pragma busy_timeout = '.self::PATIENCE_MS);
-            DB::table('pulses')->upsert(['id' => 1, 'at_ms' => Moment::now($this->clock)], ['id']);
+            DB::table('pulses')->upsert(['id' => 1, 'at_ms' => (int) $this->clock->now()->format('Uv')], ['id']);
         } catch (QueryException) {
             return self::says(503, 'Uplandia reads, and cannot write to its database just now.');
         } finally {

@@ -7,8 +7,11 @@ namespace App\MyData;
 use App\Account\User;
 use App\Clock\Moment;
 use App\Http\Csv;
+use App\Http\Refusal;
 use App\Media\MediaStore;
 use App\Question\Exam;
+use App\Sitting\KeyGate;
+use App\Sitting\Sitting;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 use RuntimeException;
@@ -27,8 +30,14 @@ final class Packer
 
     private ZipArchive $zip;
 
-    public function __construct(private readonly PersonRows $rows, private readonly ClockInterface $clock)
-    {
+    /** @var array<string, true> sittings of which nothing is told yet that came of them */
+    private array $withheld = [];
+
+    public function __construct(
+        private readonly PersonRows $rows,
+        private readonly KeyGate $gate,
+        private readonly ClockInterface $clock,
+    ) {
     }
 
     /** @return string the path of a file that is the caller's to delete */
@@ -46,6 +55,8 @@ final class Packer
             'extraTime' => $user->extra_time,
             'exams' => array_values($exams->map(fn (Exam $exam): array => $this->rows->of($exam, $user))->all()),
         ];
+        $this->refuseCovered($user);
+        $this->withheld = $this->gate->withheld($user->id, Sitting::query()->where('user_id', $user->id)->lazy(200));
         $this->addJson(Archive::PERSON, $person);
         $this->addSittings($user);
         $this->addTables($user, $person['exams']);
@@ -64,6 +75,23 @@ final class Packer
         return $path;
     }
 
+    /** @throws Refusal where a card would tell what a test whose clock is not over still asks */
+    private function refuseCovered(User $user): void
+    {
+        $covered = $this->gate->covered($user->id);
+        $cards = DB::table('cards')->where('user_id', $user->id)->whereNotNull('question_id')->pluck('question_id');
+        foreach ($covered === [] ? [] : $cards as $question) {
+            $holder = $covered[(int) $question] ?? null;
+            if ($holder !== null) {
+                throw Refusal::conflict(
+                    'held_back',
+                    "A card of yours was made from a question that “{$holder->name}” still asks, and its clock is not "
+                    .'over. Hand that in first, or delete it; then your data can be taken away whole.',
+                );
+            }
+        }
+    }
+
     private function addSittings(User $user): void
     {
         $ids = DB::table('sittings')
@@ -73,7 +101,7 @@ final class Packer
             ->orderBy('id')
             ->pluck('id');
         foreach ($ids as $i => $id) {
-            $sitting = SittingSheet::of((string) $id);
+            $sitting = SittingSheet::of((string) $id, isset($this->withheld[$id]));
             $this->addJson(sprintf('sittings/%05d.json', $i + 1), $sitting);
             $strokes = $sitting['scratch']['strokes'] ?? [];
             if ($strokes !== []) {
@@ -134,9 +162,12 @@ final class Packer
             ->select([
                 'exams.slug', 'sittings.name', 'questions.code', 'topics.name as topic', 'outcomes.position',
                 'outcome',
-                'outcomes.marks', 'outcomes.possible', 'sureness', 'outcomes.active_ms', 'settled_ms',
+                'outcomes.marks', 'outcomes.possible', 'sureness', 'outcomes.active_ms', 'settled_ms', 'sitting_id',
             ]);
         foreach ($rows->cursor() as $row) {
+            if (isset($this->withheld[$row->sitting_id])) {
+                continue;
+            }
             yield [
                 $row->slug, Csv::text($row->name), $row->code, Csv::text($row->topic), $row->position + 1,
                 $row->outcome, $row->marks, $row->possible, $row->sureness, round($row->active_ms / 1000, 1),
@@ -158,7 +189,8 @@ final class Packer
         foreach ($rows->cursor() as $row) {
             yield [
                 $row->slug, Csv::text($row->name), $row->mode, $row->status, $row->questions, $row->answered,
-                $row->marks, $row->possible, self::moment($row->started_ms), self::moment($row->ended_ms),
+                isset($this->withheld[$row->id]) ? null : $row->marks, $row->possible,
+                self::moment($row->started_ms), self::moment($row->ended_ms),
             ];
         }
     }

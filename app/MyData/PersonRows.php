@@ -21,7 +21,7 @@ use Uplandia\Core\Assembly\Recipe;
 final readonly class PersonRows
 {
     /** Of questions, too, are those of these tables. */
-    private const OF_QUESTIONS = ['gaps', 'revisits', 'notes', 'highlights'];
+    private const OF_QUESTIONS = ['gaps', 'revisits', 'notes', 'highlights', 'exposures'];
 
     /** Table, its columns that go as they are, and its order; whose and of which question it is is told otherwise. */
     private const TABLES = [
@@ -36,6 +36,8 @@ final readonly class PersonRows
         'readings' => ['readings', ['section', 'step', 'finished_ms', 'read_ms'], 'section'],
         'outlooks' => ['outlooks', ['day', 'chance', 'low', 'high', 'responses'], 'day'],
         'weeks' => ['plan_weeks', ['monday', 'questions', 'ms', 'rehearsal', 'made_ms'], 'monday'],
+        // Those in a sitting are told of with it.
+        'exposures' => ['exposures', ['how', 'at_ms', 'day'], 'id'],
     ];
 
     private const BOOLEANS = ['into', 'suspended', 'rehearsal', 'in_cohort'];
@@ -79,7 +81,9 @@ final readonly class PersonRows
         $rows = [];
         foreach (self::TABLES as $name => [$table, $columns, $order]) {
             $rows[$name] = $this->read(
-                mine: self::mine($table, $exam, $user)->orderBy("{$table}.{$order}"),
+                mine: self::mine($table, $exam, $user)
+                    ->when($name === 'exposures', fn (Builder $all): Builder => $all->whereNull('sitting_id'))
+                    ->orderBy("{$table}.{$order}"),
                 table: $table,
                 columns: $columns,
                 ofQuestions: in_array($name, self::OF_QUESTIONS, true),
@@ -145,7 +149,7 @@ final readonly class PersonRows
                 + (array_key_exists('question', $row)
                     ? ['question_id' => $questions[(string) $row['question']]->id ?? null]
                     : []),
-            ), $rows[$name]);
+            ), $rows[$name] ?? []);
             foreach (array_chunk($insert, 50) as $chunk) {
                 DB::table($table)->insert($chunk);
             }
@@ -186,8 +190,8 @@ final readonly class PersonRows
     public function questionsOf(Exam $exam, array $rows): array
     {
         $codes = [...$rows['stars']];
-        foreach (['gaps', 'revisits', 'notes', 'highlights', 'cards'] as $name) {
-            array_push($codes, ...array_column($rows[$name], 'question'));
+        foreach ([...self::OF_QUESTIONS, 'cards'] as $name) {
+            array_push($codes, ...array_column($rows[$name] ?? [], 'question'));
         }
         foreach ($rows['recipes'] as $recipe) {
             array_push($codes, ...array_filter((array) (((array) $recipe['choices'])['only'] ?? []), is_string(...)));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\MyData;
 
 use App\Sitting\Stage;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
@@ -23,8 +24,11 @@ final class SittingSheet
 
     private const BOOLEANS = ['of_exam', 'shuffled', 'running_score', 'asks_sureness', 'on_paper'];
 
-    /** @return array<string, mixed> as the schema has it */
-    public static function of(string $id): array
+    /**
+     * @param  bool  $withheld  a test whose clock is not over asks the same
+     * @return array<string, mixed> as the schema has it
+     */
+    public static function of(string $id, bool $withheld = false): array
     {
         /** @var stdClass $row */
         $row = DB::table('sittings')
@@ -42,7 +46,7 @@ final class SittingSheet
             'exam' => $row->slug,
             ...self::columns($row, self::SITTING),
             'terms' => $row->terms === null ? null : json_decode($row->terms, true),
-            'secret' => $closed ? $row->secret : null,
+            'secret' => $closed && ! $withheld ? $row->secret : null,
             'test' => self::test((string) $row->test_id) + [
                 'items' => $items->map(fn (stdClass $item): array => [
                     'question' => $versions[(int) $item->version_id]['code'],
@@ -58,6 +62,16 @@ final class SittingSheet
                 ->orderBy('position')
                 ->get(['position', 'cohort_ms', 'day'])
                 ->map(fn (stdClass $fact): array => (array) $fact)
+                ->all(),
+            'exposures' => DB::table('exposures')
+                ->join('test_items', fn (JoinClause $asked): JoinClause => $asked
+                    ->on('test_items.question_id', '=', 'exposures.question_id')
+                    ->where('test_items.test_id', $row->test_id))
+                ->where('sitting_id', $id)
+                ->orderBy('position')
+                ->orderBy('how')
+                ->get(['position', 'how', 'at_ms', 'day'])
+                ->map(fn (stdClass $one): array => (array) $one)
                 ->all(),
             'scratch' => $pad === null ? null : [
                 'words' => $pad->words,

@@ -17,7 +17,9 @@ use App\Sitting\Recorder;
 use App\Sitting\Sitting;
 use App\Sitting\SittingEvents;
 use App\Sitting\Stage;
+use App\Sitting\TestTerms;
 use ArrayObject;
+use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Psr\Clock\ClockInterface;
@@ -25,6 +27,7 @@ use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Marking\MarkScheme;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
+use Uplandia\Core\Sitting\Item;
 use Uplandia\Core\Sitting\Status;
 use Uplandia\Core\Sitting\Terms;
 
@@ -35,6 +38,9 @@ use Uplandia\Core\Sitting\Terms;
  */
 final readonly class SittingWriter
 {
+    /** No question of anybody is worth more. */
+    private const MOST_MARKS = 100;
+
     private const SETTINGS = [
         'of_exam', 'section', 'title', 'minutes', 'seconds_each', 'shuffled', 'running_score', 'asks_sureness',
         'seed', 'adaptive',
@@ -74,6 +80,7 @@ final readonly class SittingWriter
                 exam: $exam,
                 user: $user,
                 told: $sheet['test'],
+                terms: $sheet['terms'],
                 versions: $versions,
                 recipes: $recipes,
             );
@@ -88,6 +95,18 @@ final readonly class SittingWriter
             $this->replay(sitting: $sitting, sheet: $sheet, versions: $versions);
         } elseif ($sheet['events'] !== []) {
             throw Archive::refusal('This archive tells of answers in a sitting that has not begun.');
+        }
+        foreach (array_chunk($sheet['exposures'] ?? [], 50) as $chunk) {
+            DB::table('exposures')->insert(array_map(fn (array $one): array => [
+                'user_id' => $user->id,
+                'exam_id' => $exam->id,
+                'question_id' => $versions[$one['position']]['question']
+                    ?? throw Archive::refusal('This archive tells of a question that is not in its test.'),
+                'sitting_id' => $id,
+                'how' => $one['how'],
+                'at_ms' => $one['at_ms'],
+                'day' => $one['day'],
+            ], $chunk));
         }
         if ($sheet['scratch'] !== null) {
             DB::table('scratch_pads')->insert([
@@ -113,7 +132,10 @@ final readonly class SittingWriter
 
         return array_map(function (array $item) use ($here, $exam): array {
             // Read once, so that nothing is kept that cannot be marked.
-            new MarkScheme($item['marks'], $item['penalty']);
+            $scheme = new MarkScheme($item['marks'], $item['penalty']);
+            if ($scheme->marks->isGreaterThan(self::MOST_MARKS)) {
+                throw Archive::refusal('This archive tells of a question that is worth more marks than any.');
+            }
 
             return $here[$item['question']][$item['version']] ?? throw Archive::refusal(
                 "This installation does not have question {$item['question']} of {$exam->name} as it was answered.",
@@ -123,16 +145,26 @@ final readonly class SittingWriter
 
     /**
      * @param  array<string, mixed>  $told
+     * @param  array<string, mixed>|null  $terms  of the sitting; null: it has not begun
      * @param  list<Known>  $versions
      * @param  array<string, string>  $recipes
      */
-    private function test(Exam $exam, User $user, array $told, array $versions, array $recipes): string
-    {
+    private function test(
+        Exam $exam,
+        User $user,
+        array $told,
+        ?array $terms,
+        array $versions,
+        array $recipes,
+    ): string {
         $section = $told['of_exam'] ? $told['section'] : null;
         $sections = $exam->hasBlueprint() ? $exam->blueprint()->sections : [];
         if ($section !== null && ! in_array($section, array_column($sections, 'code'), true)) {
             throw Archive::refusal("This installation has no such section of {$exam->name}.");
         }
+        // Sat under the exam's rules is only what its rules here would make; all else is a test like any other.
+        $told['of_exam'] = $told['of_exam'] && $this->isOfExam(exam: $exam, user: $user, told: $told, terms: $terms);
+        $told['section'] = $told['of_exam'] ? $told['section'] : null;
         $items = array_map(fn (array $item, array $version, int $position): array => [
             'position' => $position,
             'question_id' => $version['question'],
@@ -143,7 +175,9 @@ final readonly class SittingWriter
         ], $told['items'], $versions, array_keys($versions));
         // A paper of another edition is a test like any other: what is everybody's is made of nobody's archive.
         $fixed = $this->fixed($exam, $told);
-        if ($fixed !== null && $this->holds($fixed, $items)) {
+        $isFixed = $fixed !== null && $this->holds($fixed, $items) &&
+            self::hasTermsOf(fixed: $fixed, user: $user, told: $told, terms: $terms);
+        if ($isFixed) {
             return $fixed->id;
         }
         $test = Test::holding(
@@ -163,6 +197,66 @@ final readonly class SittingWriter
         ]);
 
         return $test->id;
+    }
+
+    /**
+     * @param  array<string, mixed>  $told
+     * @param  array<string, mixed>|null  $terms
+     */
+    private function isOfExam(Exam $exam, User $user, array $told, ?array $terms): bool
+    {
+        if (! $exam->hasBlueprint()) {
+            return false;
+        }
+        $blueprint = $told['section'] === null ? $exam->blueprint() : $exam->blueprint()->only($told['section']);
+        $asked = [];
+        foreach ($blueprint->sections as $section) {
+            $one = [(string) $section->scheme->marks, (string) $section->scheme->penalty, $section->code];
+            array_push($asked, ...array_fill(0, $section->questions, $one));
+        }
+        $items = array_map(fn (array $item): array => [
+            (string) BigRational::of($item['marks']), (string) BigRational::of($item['penalty']), $item['section'],
+        ], $told['items']);
+        $places = array_flip(array_column($blueprint->sections, 'code'));
+        $made = $items !== $asked || $terms === null ? null : Terms::ofExam(
+            $blueprint,
+            array_map(
+                fn (array $item, Item $as): Item => new Item($places[$item['section']], $as->series),
+                $told['items'],
+                Terms::fromArray($terms)->items,
+            ),
+        );
+
+        return $items === $asked && ($made === null || self::areAlike($made, $user, $terms));
+    }
+
+    /**
+     * @param  array<string, mixed>  $told
+     * @param  array<string, mixed>|null  $terms
+     */
+    private static function hasTermsOf(Test $fixed, User $user, array $told, ?array $terms): bool
+    {
+        $fixed->loadMissing('exam');
+
+        return $terms === null || $told['mode'] !== $fixed->mode->value ||
+            self::areAlike(TestTerms::of($fixed, new User(['extra_time' => '1'])), $user, $terms);
+    }
+
+    /**
+     * Whether terms are what others would be, but for somebody's extra time.
+     *
+     * @param  array<string, mixed>|null  $terms
+     */
+    private static function areAlike(Terms $made, User $user, ?array $terms): bool
+    {
+        $told = Terms::fromArray((array) $terms);
+        foreach (array_unique([$user->extra_time, '1']) as $factor) {
+            if ($made->withExtraTime($factor)->toArray() === $told->toArray()) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -216,6 +310,9 @@ final readonly class SittingWriter
             'status' => $begun ? Stage::Open : Stage::NotStarted,
             'terms' => $begun ? Terms::fromArray((array) $sheet['terms'])->toArray() : null,
             'secret' => $sheet['secret'] ?? Str::random(32),
+            // What was sat elsewhere is told to its candidate, and says nothing of the questions to anybody else.
+            'in_cohort' => false,
+            'clocked' => $begun && Terms::fromArray((array) $sheet['terms'])->hasClock(),
             'started_ms' => $begun ? (int) $sheet['started_ms'] : null,
             'contact_ms' => $begun ? min((int) $sheet['contact_ms'], Moment::now($this->clock)) : null,
         ])->save();

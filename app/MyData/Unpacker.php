@@ -211,9 +211,10 @@ final readonly class Unpacker
     {
         $here = $this->rows->questionsOf($exam, $rows);
         $now = Moment::now($this->clock);
-        foreach (['gaps', 'revisits', 'notes', 'highlights', 'cards'] as $name) {
+        foreach (['gaps', 'revisits', 'notes', 'highlights', 'exposures', 'cards'] as $name) {
             $seen = [];
-            foreach ($rows[$name] as $row) {
+            // Archives of before keys that were shown were kept tell of none.
+            foreach ($rows[$name] ?? [] as $row) {
                 if ($row['question'] !== null && ! isset($here[$row['question']])) {
                     throw Archive::refusal("This installation has no question {$row['question']} of {$exam->name}.");
                 }

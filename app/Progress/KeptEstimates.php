@@ -36,12 +36,14 @@ final readonly class KeptEstimates
     ) {
     }
 
-    /** @return array{stands: Stands, story: Story, day: int} with the day of which it is, in the candidate's time zone */
+    /** @return array{stands: Stands, story: Story, day: int} with the day of which it is, where the candidate is */
     public function of(Exam $exam, User $user): array
     {
         $row = DB::table('kept_estimates')->where('user_id', $user->id)->where('exam_id', $exam->id)->first();
         $kept = $row?->estimates === null ? null : self::read((string) $row->estimates);
-        $isFresh = $row !== null && $kept !== null && (int) $row->made_of === (int) $row->evidence && (int) $row->day === $this->today($exam, $user);
+        $isFresh = $kept !== null &&
+            (int) $row->made_of === (int) $row->evidence &&
+            (int) $row->day === $this->today($exam, $user);
         if ($isFresh) {
             return $kept + ['day' => (int) $row->day];
         }

@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Clock\Moment;
 use App\Question\Exam;
 use App\Question\Syllabus;
+use App\Sitting\Exposure;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use Uplandia\Core\Marking\Outcome;
@@ -32,10 +33,11 @@ final class Looks
             ->orderBy('outcomes.question_id')
             ->orderBy('outcomes.settled_ms')
             ->select([
-                'outcomes.question_id', 'outcomes.outcome', 'outcomes.share', 'outcomes.counts', 'outcomes.active_ms',
-                'outcomes.cohort_ms', 'outcomes.settled_ms', 'outcomes.answered_ms', 'questions.topic_id',
-                'questions.b', 'questions.luck',
+                'outcomes.question_id', 'outcomes.sitting_id', 'outcomes.outcome', 'outcomes.share',
+                'outcomes.counts', 'outcomes.active_ms', 'outcomes.cohort_ms', 'outcomes.settled_ms',
+                'outcomes.answered_ms', 'questions.topic_id', 'questions.b', 'questions.luck',
             ]);
+        $exposed = $this->exposed($exam, $user);
         $responses = $at = $moments = [];
         foreach (self::byQuestion($rows->cursor()) as $looks) {
             foreach ($looks as $look) {
@@ -43,9 +45,10 @@ final class Looks
                     $moments[] = (int) $look->answered_ms;
                 }
             }
+            $looks = self::amid($exposed[(int) $looks[0]->question_id] ?? [], $looks);
             $days = array_map(fn (stdClass $look): float => (int) $look->settled_ms / Moment::MS_PER_DAY, $looks);
             foreach (Evidence::independent($days) as $i) {
-                if (self::tells($looks[$i])) {
+                if (isset($looks[$i]->question_id) && self::tells($looks[$i])) {
                     $answered = $looks[$i]->answered_ms;
                     $at[] = $answered === null ? null : (int) $answered;
                     $responses[] = new Response(
@@ -60,6 +63,43 @@ final class Looks
         }
 
         return new Looked(responses: $responses, at: $at, moments: $moments);
+    }
+
+    /** @return array<int, list<stdClass>> of which questions the key was shown, by question */
+    private function exposed(Exam $exam, User $user): array
+    {
+        $exposed = [];
+        $rows = DB::table('exposures')
+            ->where('user_id', $user->id)
+            ->where('exam_id', $exam->id)
+            ->get(['question_id', 'sitting_id', 'how', 'at_ms']);
+        foreach ($rows as $row) {
+            $exposed[(int) $row->question_id][] = $row;
+        }
+
+        return $exposed;
+    }
+
+    /**
+     * Puts the moments in which a key was shown among the looks at its question: an answer after one is not
+     * independent of it. What was taken along to be shown with the answers of a sitting is no moment of that sitting.
+     *
+     * @param  list<stdClass>  $exposures
+     * @param  list<stdClass>  $looks
+     * @return list<stdClass> in order of time; those that are none have no question
+     */
+    private static function amid(array $exposures, array $looks): array
+    {
+        foreach ($exposures as $one) {
+            $own = $one->how === Exposure::TakenAlong->value &&
+                in_array($one->sitting_id, array_column($looks, 'sitting_id'), true);
+            if (! $own) {
+                $looks[] = (object) ['settled_ms' => (int) $one->at_ms];
+            }
+        }
+        usort($looks, fn (stdClass $a, stdClass $b): int => (int) $a->settled_ms <=> (int) $b->settled_ms);
+
+        return $looks;
     }
 
     /**

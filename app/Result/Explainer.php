@@ -48,13 +48,16 @@ final readonly class Explainer
         );
     }
 
-    /** @return list<ExplanationView> of every question, in order */
-    public function whole(Sitting $sitting, State $state): array
+    /**
+     * @param  list<int>  $positions  of questions whose key may be shown
+     * @return list<ExplanationView> in order
+     */
+    public function whole(Sitting $sitting, State $state, array $positions): array
     {
         $sitting->loadMissing('test.exam');
         $syllabus = Syllabus::of($sitting->test->exam);
         $explained = [];
-        foreach ($this->items->of($sitting->test_id) as $position => $item) {
+        foreach ($this->items->of($sitting->test_id, $positions) as $position => $item) {
             $explained[] = $this->one(
                 sitting: $sitting,
                 state: $state->questions[$position],

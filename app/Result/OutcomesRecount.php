@@ -6,6 +6,7 @@ namespace App\Result;
 
 use App\Assembly\TestItem;
 use App\Assembly\TestItems;
+use App\Sitting\Exposures;
 use App\Sitting\Sitting;
 use App\Sitting\SittingsRecount;
 use App\Sitting\Stage;
@@ -22,6 +23,7 @@ final class OutcomesRecount
     public function __construct(
         private readonly Settlement $settlement,
         private readonly TestItems $items,
+        private readonly Exposures $exposures,
     ) {
     }
 
@@ -65,6 +67,9 @@ final class OutcomesRecount
             return "Sitting {$sitting->id}: its outcomes are not those of its events.";
         }
         $totals = $sitting->isHandedIn() ? $this->totalsThatDiffer($sitting, $state, $items) : [];
+        if ($sitting->isHandedIn() && $sitting->in_cohort && ! $this->settlement->mayCount($sitting, $state, $items)) {
+            $totals[] = 'it counts for others and should not';
+        }
         if ($totals !== []) {
             return "Sitting {$sitting->id}: ".implode(', ', $totals).'.';
         }
@@ -126,6 +131,12 @@ final class OutcomesRecount
     private function isFirstLook(array $row): bool
     {
         if ($row['outcome'] === Outcome::NotReached->value) {
+            return false;
+        }
+
+        $question = (int) $row['question_id'];
+        $exposed = $this->exposures->of((int) $row['user_id'], [$question])[$question] ?? [];
+        if (Exposures::precede($exposed, $row['sitting_id'], $row['answered_ms'] ?? $row['settled_ms'])) {
             return false;
         }
 

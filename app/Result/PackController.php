@@ -18,8 +18,12 @@ use Uplandia\Core\Assembly\Mode;
 /** Takes a sitting along on a device, and gives it back. */
 final readonly class PackController
 {
-    public function __construct(private Desk $desk, private Pen $pen, private Explainer $explainer)
-    {
+    public function __construct(
+        private Desk $desk,
+        private Pen $pen,
+        private Explainer $explainer,
+        private ShownKeys $keys,
+    ) {
     }
 
     #[Post('/api/sittings/{sitting}/pack', 'Take a sitting along', takes: PackRequest::class, returns: PackView::class)]
@@ -39,9 +43,10 @@ final readonly class PackController
         });
         $sitting->refresh();
         // A tutor shows the key after each answer, and there will be nobody to ask for it.
-        $explanations = $sitting->mode === Mode::Tutor
-            ? $this->explainer->whole($sitting, $this->desk->state($sitting))
-            : [];
+        $along = $sitting->mode === Mode::Tutor ? $this->keys->takeAlong($sitting) : [];
+        $explanations = $along === []
+            ? []
+            : $this->explainer->whole($sitting, $this->desk->state($sitting), $along);
 
         return new JsonResponse(new PackView($sitting->id, $explanations));
     }

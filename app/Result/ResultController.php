@@ -11,9 +11,10 @@ use App\Http\Refusal;
 use App\Sitting\BuiltView;
 use App\Sitting\Closing;
 use App\Sitting\Desk;
-use App\Sitting\OnPaper;
+use App\Sitting\KeyGate;
 use App\Sitting\Sitting;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Sitting\State;
 
@@ -26,7 +27,8 @@ final readonly class ResultController
         private FollowUps $followUps,
         private Explainer $explainer,
         private TestItems $items,
-        private OnPaper $onPaper,
+        private KeyGate $gate,
+        private ShownKeys $keys,
     ) {
     }
 
@@ -91,23 +93,51 @@ final readonly class ResultController
     #[Get('/api/sittings/{sitting}/key', 'Print a key', returns: KeyView::class)]
     public function key(Sitting $sitting): JsonResponse
     {
-        if (! $sitting->isHandedIn()) {
-            // What is sat on paper is checked on paper: whoever chose that may have the key, and no clock counts for
-            // it.
-            if (! $sitting->on_paper) {
-                throw Refusal::conflict(
-                    'not_yet',
-                    'The key is printed after you hand in, or when you have chosen to sit the test on paper.',
-                );
-            }
-            $this->onPaper->refuseHeldBack($sitting);
-        }
+        $this->refuseKeyBeforeItsTime($sitting);
+        $this->gate->refuseWhole($sitting);
         $state = $this->desk->state($sitting);
 
-        return new JsonResponse(new KeyView($this->explainer->whole($sitting, $state)));
+        $shown = $this->keys->shown($sitting, $state);
+        if ($shown === [] && $sitting->questions > 0) {
+            throw Refusal::conflict(
+                'still_new',
+                'Once you have seen the key, none of these questions is new to you any more, and no answer to them says '
+                .'what you knew before.',
+            );
+        }
+
+        return new JsonResponse(new KeyView($this->explainer->whole($sitting, $state, $shown)));
     }
 
-    /** The one gate before every key and rationale. */
+    #[
+        Post(
+            '/api/sittings/{sitting}/exposures',
+            'See the answers of questions one did not get to',
+            takes: ExposuresRequest::class,
+        ),
+    ]
+    public function expose(ExposuresRequest $request, Sitting $sitting): Response
+    {
+        $this->refuseKeyBeforeItsTime($sitting);
+        $this->gate->refuseWhole($sitting);
+        $this->keys->expose($sitting, $request->positions());
+
+        return response()->noContent();
+    }
+
+    /** @throws Refusal */
+    private function refuseKeyBeforeItsTime(Sitting $sitting): void
+    {
+        // What is sat on paper is checked on paper: whoever chose that may have the key, and no clock counts for it.
+        if (! $sitting->isHandedIn() && ! $sitting->on_paper) {
+            throw Refusal::conflict(
+                'not_yet',
+                'The key is printed after you hand in, or when you have chosen to sit the test on paper.',
+            );
+        }
+    }
+
+    /** Before every key and rationale of one question. */
     private function explained(Sitting $sitting, int $position): State
     {
         if ($position >= $sitting->questions) {
@@ -120,6 +150,7 @@ final readonly class ResultController
                 'The answer is shown after you check the question in tutor mode, or after you hand in.',
             );
         }
+        $this->gate->refuseQuestion($sitting, $position, $state->questions[$position]->seen);
 
         return $state;
     }

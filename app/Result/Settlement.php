@@ -8,11 +8,14 @@ use App\Assembly\TestItem;
 use App\Assembly\TestItems;
 use App\Question\Enrolment;
 use App\Sitting\Desk;
+use App\Sitting\Exposures;
+use App\Sitting\KeyGate;
 use App\Sitting\ScoreView;
 use App\Sitting\Settles;
 use App\Sitting\Sitting;
 use App\Sitting\Stage;
 use Brick\Math\BigRational;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Cohort\ItemStatistics;
@@ -35,8 +38,13 @@ use Uplandia\Core\Sitting\Status;
  */
 final readonly class Settlement implements Settles
 {
-    public function __construct(private TestItems $items, private Marker $marker, private KeepsStandings $standings)
-    {
+    public function __construct(
+        private TestItems $items,
+        private Marker $marker,
+        private KeepsStandings $standings,
+        private KeyGate $gate,
+        private Exposures $exposures,
+    ) {
     }
 
     public function settle(Sitting $sitting, State $state, array $positions): void
@@ -48,8 +56,40 @@ final readonly class Settlement implements Settles
     {
         $items = $this->items->of($sitting->test_id);
         $sitting->fill(self::closing($sitting, $this->marked($items, $state), $state));
-        $this->write($sitting, $state, $items);
+        $sitting->in_cohort = $this->mayCount($sitting, $state, $items);
+        // It holds nothing back from now on, and what it held back of others is told with it.
         $sitting->save();
+        $this->write($sitting, $state, $items);
+    }
+
+    /**
+     * Whether what came of it may count for others: nothing was brought after time had run out, and no key of it was
+     * shown from its beginning to its end.
+     *
+     * @param  array<int, TestItem>  $items
+     */
+    public function mayCount(Sitting $sitting, State $state, array $items): bool
+    {
+        if ($sitting->waited || ! $sitting->in_cohort) {
+            return false;
+        }
+        $questions = array_map(fn (TestItem $item): int => $item->questionId, array_values($items));
+        foreach ($this->exposures->of($sitting->user_id, $questions) as $exposures) {
+            foreach ($exposures as $one) {
+                if ((int) $one->at_ms >= (int) $state->startedAt && (int) $one->at_ms < (int) $state->endedAt) {
+                    return false;
+                }
+            }
+        }
+
+        // Of what a clock runs over, no other sitting tells the key; of the rest, each that was settled meanwhile did.
+        return $sitting->clocked || ! DB::table('outcomes')
+            ->where('user_id', $sitting->user_id)
+            ->where('sitting_id', '!=', $sitting->id)
+            ->whereIn('question_id', $questions)
+            ->where('settled_ms', '>=', (int) $state->startedAt)
+            ->where('settled_ms', '<', (int) $state->endedAt)
+            ->exists();
     }
 
     /**
@@ -65,6 +105,7 @@ final readonly class Settlement implements Settles
         $marked = $this->marked($items, $state);
         if ($state->status === Status::HandedIn) {
             $sitting->fill(self::closing($sitting, $marked, $state));
+            $sitting->waited = $state->waited;
         } else {
             $items = array_filter(
                 $items,
@@ -83,12 +124,12 @@ final readonly class Settlement implements Settles
 
     public function broughtAll(int $user, int $exam): void
     {
-        $met = DB::table('outcomes')
+        $met = fn (string $table): Builder => DB::table($table)
             ->where('user_id', $user)
             ->where('exam_id', $exam)
-            ->distinct()
-            ->pluck('question_id');
-        $questions = array_map(intval(...), array_values($met->all()));
+            ->select('question_id');
+        $questions = $met('outcomes')->union($met('exposures'))->pluck('question_id')->all();
+        $questions = array_map(intval(...), array_values($questions));
         $this->markFirstLooks($user, $questions);
         $this->standings->renew($user, $exam, $questions);
     }
@@ -120,7 +161,12 @@ final readonly class Settlement implements Settles
         DB::table($to)->insertUsing($columns, (clone $rows)->select($columns));
         $rows->delete();
         $this->markFirstLooks($sitting->user_id, $questions);
-        $this->standings->renew($sitting->user_id, $sitting->exam_id, $questions);
+        $this->renewStandings($sitting, $questions);
+    }
+
+    public function release(Sitting $sitting): void
+    {
+        $this->renewStandings($sitting, array_values($this->items->questions($sitting->test_id)));
     }
 
     public function score(Sitting $sitting): ?ScoreView
@@ -233,7 +279,19 @@ final readonly class Settlement implements Settles
         $this->put($rows);
         $questions = array_values(array_unique(array_column($rows, 'question_id')));
         $this->markFirstLooks($sitting->user_id, $questions);
-        $this->standings->renew($sitting->user_id, $sitting->exam_id, $questions);
+        $this->renewStandings($sitting, $questions);
+    }
+
+    /**
+     * What another test still asks is not told by how one stands to it either: that follows when it is over.
+     *
+     * @param  list<int>  $questions
+     */
+    private function renewStandings(Sitting $sitting, array $questions): void
+    {
+        $covered = $this->gate->covered($sitting->user_id, $sitting);
+        $told = array_filter($questions, fn (int $question): bool => ! isset($covered[$question]));
+        $this->standings->renew($sitting->user_id, $sitting->exam_id, array_values($told));
     }
 
     /** @param  list<array<string, mixed>>  $rows  of outcomes */
@@ -340,11 +398,20 @@ final readonly class Settlement implements Settles
                 ->orderBy('settled_ms')
                 ->orderBy('sitting_id')
                 ->orderBy('position')
-                ->get(['sitting_id', 'position', 'question_id', 'outcome', 'first_look']);
+                ->get([
+                    'sitting_id', 'position', 'question_id', 'outcome', 'first_look', 'answered_ms', 'settled_ms',
+                ]);
+            $exposed = $this->exposures->of($user, $chunk);
             $met = [];
             foreach ($rows as $row) {
-                $first = ! isset($met[$row->question_id]) && $row->outcome !== Outcome::NotReached->value;
-                $met += $first ? [$row->question_id => true] : [];
+                $question = (int) $row->question_id;
+                $first = ! isset($met[$question]) && $row->outcome !== Outcome::NotReached->value;
+                $met += $first ? [$question => true] : [];
+                $first = $first && ! Exposures::precede(
+                    $exposed[$question] ?? [],
+                    (string) $row->sitting_id,
+                    (int) ($row->answered_ms ?? $row->settled_ms),
+                );
                 if ((bool) $row->first_look !== $first) {
                     DB::table('outcomes')
                         ->where('sitting_id', $row->sitting_id)

@@ -7,6 +7,7 @@ namespace App\Result;
 use App\Http\Contract\Get;
 use App\Http\CsvView;
 use App\Sitting\Closing;
+use App\Sitting\KeyGate;
 use App\Sitting\Sitting;
 use Illuminate\Http\JsonResponse;
 
@@ -19,6 +20,7 @@ final readonly class TakeAwayController
         private ResultReader $results,
         private ResultTable $table,
         private Statements $statements,
+        private KeyGate $gate,
     ) {
     }
 
@@ -35,6 +37,7 @@ final readonly class TakeAwayController
     public function statements(Sitting $sitting): JsonResponse
     {
         $this->closing->refuseUntilHandedIn($sitting);
+        $this->gate->refuseWhole($sitting);
 
         return new JsonResponse(new StatementsView($this->statements->of($sitting, $this->questions->of($sitting))));
     }

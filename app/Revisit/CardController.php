@@ -82,7 +82,11 @@ final readonly class CardController
     #[Put('/api/cards/{card}', 'Change a card', takes: CardRequest::class, returns: CardView::class)]
     public function change(CardRequest $request, string $card, #[CurrentUser] User $user): JsonResponse
     {
-        $this->card($card, $user);
+        $row = $this->card($card, $user);
+        $why = $this->reader->covered($user->id)[(int) $row->question_id] ?? null;
+        if ($why !== null) {
+            throw Refusal::conflict('held_back', $why);
+        }
         $this->cards->change($card, $request->faces());
 
         return new JsonResponse($this->reader->view($this->card($card, $user)));

@@ -9,6 +9,7 @@ use App\Clock\Moment;
 use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Question\PlainExcerpt;
+use App\Sitting\KeyGate;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
@@ -24,7 +25,7 @@ final readonly class CardReader
 {
     private const PAGE = 50;
 
-    public function __construct(private ClockInterface $clock)
+    public function __construct(private KeyGate $gate, private ClockInterface $clock)
     {
     }
 
@@ -39,7 +40,8 @@ final readonly class CardReader
         $enrolment = Enrolment::of($user->id, $exam->id);
         $today = $enrolment->dayOf(Moment::now($this->clock));
         $wanted = $this->wanted(exam: $exam, user: $user, show: $show, section: $section);
-        $ids = $words === '' ? $wanted->pluck('id')->all() : $this->finding($wanted, $words);
+        $covered = $this->covered($user->id);
+        $ids = $words === '' ? $wanted->pluck('id')->all() : $this->finding($wanted, $words, $covered);
         $pages = max(1, (int) ceil(count($ids) / self::PAGE));
         $page = min($page, $pages);
         $rows = DB::table('cards')->whereIn('id', array_slice($ids, ($page - 1) * self::PAGE, self::PAGE))->get();
@@ -57,7 +59,7 @@ final readonly class CardReader
             found: count($ids),
             page: $page,
             pages: $pages,
-            cards: array_values($rows->map(fn (stdClass $row): CardView => $this->view($row))->all()),
+            cards: array_values($rows->map(fn (stdClass $row): CardView => $this->seen($row, $covered))->all()),
         );
     }
 
@@ -74,10 +76,14 @@ final readonly class CardReader
     /** @return list<CardFaces> all of an exam, in the order they were made */
     public function faces(Exam $exam, User $user): array
     {
-        $rows = $this->mine($exam, $user)->orderBy('made_ms')->orderBy('id')->get(['front', 'back']);
+        $rows = $this->mine($exam, $user)->orderBy('made_ms')->orderBy('id')->get(['front', 'back', 'question_id']);
+        $covered = $this->covered($user->id);
 
         return array_values($rows->map(
-            fn (stdClass $row): CardFaces => CardFaces::of((string) $row->front, (string) $row->back),
+            fn (stdClass $row): CardFaces => CardFaces::of(
+                (string) $row->front,
+                $covered[(int) $row->question_id] ?? (string) $row->back,
+            ),
         )->all());
     }
 
@@ -105,6 +111,19 @@ final readonly class CardReader
 
     public function view(stdClass $row): CardView
     {
+        return $this->seen($row, $this->covered((int) $row->user_id));
+    }
+
+    /** @return array<int, string> by question, why the backs of cards made from it are covered */
+    public function covered(int $user): array
+    {
+        return array_map(KeyGate::whyCovered(...), $this->gate->covered($user));
+    }
+
+    /** @param  array<int, string>  $covered */
+    private function seen(stdClass $row, array $covered): CardView
+    {
+        $why = $covered[(int) $row->question_id] ?? null;
         $enrolment = Enrolment::of((int) $row->user_id, (int) $row->exam_id);
         $today = $enrolment->dayOf(Moment::now($this->clock));
         $due = $enrolment->examDay === null ? (int) $row->due_day : min((int) $row->due_day, $enrolment->examDay - 1);
@@ -112,7 +131,8 @@ final readonly class CardReader
         return new CardView(
             id: (string) $row->id,
             front: (string) $row->front,
-            back: (string) $row->back,
+            back: $why === null ? (string) $row->back : '',
+            covered: $why,
             question: $row->question_id === null ? null : (int) $row->question_id,
             section: $row->section === null ? null : (string) $row->section,
             suspended: (bool) $row->suspended,
@@ -147,13 +167,17 @@ final readonly class CardReader
             ->orderBy('id');
     }
 
-    /** @return list<string> */
-    private function finding(Builder $cards, string $words): array
+    /**
+     * @param  array<int, string>  $covered
+     * @return list<string>
+     */
+    private function finding(Builder $cards, string $words, array $covered): array
     {
         $hits = new TextHits(SearchText::of($words));
         $found = [];
-        foreach ($cards->get(['id', 'front', 'back']) as $row) {
-            if ($hits->finds(PlainExcerpt::whole("{$row->front} {$row->back}"))) {
+        foreach ($cards->get(['id', 'front', 'back', 'question_id']) as $row) {
+            $back = isset($covered[(int) $row->question_id]) ? '' : (string) $row->back;
+            if ($hits->finds(PlainExcerpt::whole("{$row->front} {$back}"))) {
                 $found[] = (string) $row->id;
             }
         }

@@ -17,6 +17,13 @@ final readonly class CardView
         #[OA\Property(nullable: true, description: 'The question it was made from.')] public ?int $question,
         #[OA\Property(nullable: true, description: 'The page of the handbook it was made from, by its code.')]
         public ?string $section,
+        #[
+            OA\Property(
+                description: 'Why its back is covered: a test whose clock is not over asks its question. Null: it is not.',
+                nullable: true,
+            ),
+        ]
+        public ?string $covered,
         #[OA\Property] public bool $suspended,
         #[OA\Property(description: 'How often it was looked at.')] public int $looks,
         #[OA\Property(format: 'date', nullable: true, description: 'Null: it stays away.')] public ?string $due,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Revisit;
 
 use App\Result\KeepsStandings;
+use App\Sitting\Exposure;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use Uplandia\Core\Marking\Outcome;
@@ -106,18 +107,26 @@ final class Standings implements KeepsStandings
             ]);
         $moves = $this->moves($user, $questions);
         $words = $this->words($user, $questions);
-        $rows = [];
-        foreach ($outcomes->groupBy('question_id') as $question => $met) {
+        $met = $topics = $rows = [];
+        foreach ($this->shown($user, $questions) as $row) {
+            $met[(int) $row->question_id][] = self::glimpse($row);
+            $topics[(int) $row->question_id] = (int) $row->topic_id;
+        }
+        foreach ($outcomes as $row) {
+            $met[(int) $row->question_id][] = $this->encounter($row);
+            $topics[(int) $row->question_id] = (int) $row->topic_id;
+        }
+        foreach ($met as $question => $encounters) {
             $row = self::row(
                 user: $user,
                 exam: $exam,
-                question: (int) $question,
-                topic: (int) $met->firstOrFail()->topic_id,
-                met: array_values($met->map($this->encounter(...))->all()),
-                move: $moves[(int) $question] ?? null,
-                word: $words[(int) $question] ?? null,
+                question: $question,
+                topic: $topics[$question],
+                met: $encounters,
+                move: $moves[$question] ?? null,
+                word: $words[$question] ?? null,
             );
-            $rows += $row === null ? [] : [(int) $question => $row];
+            $rows += $row === null ? [] : [$question => $row];
         }
 
         return $rows;
@@ -203,6 +212,29 @@ final class Standings implements KeepsStandings
         }
 
         return $words;
+    }
+
+    /**
+     * Of which questions the candidate asked to see the key without having answered: the first time of each.
+     *
+     * @param  list<int>  $questions
+     * @return iterable<stdClass>
+     */
+    private function shown(int $user, array $questions): iterable
+    {
+        return DB::table('exposures')
+            ->join('questions', 'questions.id', '=', 'exposures.question_id')
+            ->where('exposures.user_id', $user)
+            ->where('how', Exposure::Shown->value)
+            ->whereIn('question_id', $questions)
+            ->groupBy('question_id', 'questions.topic_id')
+            ->get(['question_id', 'questions.topic_id', DB::raw('min(at_ms) as at_ms'), DB::raw('min(day) as day')]);
+    }
+
+    /** To have seen the answer before any of one's own is as good as leaving the question blank. */
+    private static function glimpse(stdClass $row): Encounter
+    {
+        return new Encounter(at: (int) $row->at_ms, day: (int) $row->day, outcome: Outcome::LeftBlank, glimpse: true);
     }
 
     private function encounter(stdClass $row): Encounter

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Revisit;
 
 use App\Result\OutcomesRecount;
+use App\Sitting\KeyGate;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Makes every standing anew from the outcomes and holds it against what is stored. */
@@ -12,7 +14,7 @@ final readonly class StandingsRecount
 {
     private const AT_ONCE = 500;
 
-    public function __construct(private Standings $standings)
+    public function __construct(private Standings $standings, private KeyGate $gate)
     {
     }
 
@@ -44,14 +46,17 @@ final readonly class StandingsRecount
             ->where('exam_id', $exam)
             ->get()
             ->keyBy('question_id');
-        $met = DB::table('outcomes')
+        $met = fn (string $table): Collection => DB::table($table)
             ->where('user_id', $user)
             ->where('exam_id', $exam)
             ->distinct()
             ->pluck('question_id');
         $questions = $stored
             ->keys()
-            ->merge($met)
+            ->merge($met('outcomes'))
+            ->merge($met('exposures'))
+            // What a running test asks stands as it was until that is over.
+            ->diff(array_keys($this->gate->covered($user)))
             ->unique()
             ->map(fn (mixed $id): int => is_numeric($id) ? (int) $id : 0);
         foreach ($questions->chunk(self::AT_ONCE) as $chunk) {

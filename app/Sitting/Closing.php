@@ -29,6 +29,7 @@ final readonly class Closing
         private TestItems $items,
         private Marker $marker,
         private Settles $settlement,
+        private KeyGate $gate,
     ) {
     }
 
@@ -179,6 +180,8 @@ final readonly class Closing
     public function refuseUntilHandedIn(Sitting $sitting): void
     {
         if ($sitting->isHandedIn()) {
+            $this->gate->refuseResult($sitting);
+
             return;
         }
         if (! $this->isOver($sitting)) {

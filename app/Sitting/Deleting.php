@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Clock\Moment;
 use App\Http\Refusal;
 use DateTimeImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
@@ -68,12 +69,16 @@ final readonly class Deleting
     }
 
     /** Clears away for good what can come back no more. */
-    public function purge(User $user): void
+    public function purge(?User $user = null): void
     {
         $before = self::lastUndoneAt($this->clock->now());
-        $gone = Sitting::onlyTrashed()->where('user_id', $user->id)->where('deleted_at', '<', $before)->get();
+        $gone = Sitting::onlyTrashed()
+            ->when($user !== null, fn (Builder $all): Builder => $all->where('user_id', $user?->id))
+            ->where('deleted_at', '<', $before)
+            ->get();
         foreach ($gone as $sitting) {
             DB::transaction(function () use ($sitting): void {
+                $this->settlement->release($sitting);
                 $this->attempts->letGo($sitting);
                 $sitting->forceDelete();
             });

@@ -99,7 +99,9 @@ final readonly class Desk
             $folding = (new SittingEvents($sitting))->whole($sitting->terms(), $pauses);
         }
 
-        return [...$pauses, ...array_filter([$this->waited(sitting: $sitting, awake: $awake, now: $now, state: $folding->at($now))])];
+        $waited = $this->waited(sitting: $sitting, awake: $awake, now: $now, state: $folding->at($now));
+
+        return [...$pauses, ...array_filter([$waited])];
     }
 
     /** @return list<Event> each with the moment in which it became known */

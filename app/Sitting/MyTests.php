@@ -18,7 +18,7 @@ final readonly class MyTests
 {
     private const AT_ONCE = 50;
 
-    public function __construct(private Closing $closing)
+    public function __construct(private Closing $closing, private KeyGate $gate)
     {
     }
 
@@ -36,6 +36,7 @@ final readonly class MyTests
             ->orderBy('id', $wanted->boolean('down', true) ? 'desc' : 'asc')
             ->forPage($page, self::AT_ONCE)
             ->get();
+        $withheld = $this->gate->withheld($user->id, $lines);
         $shared = $this->shared($user, array_values($lines->pluck('test_id')->unique()->all()));
 
         return new TestsView(
@@ -44,7 +45,11 @@ final readonly class MyTests
             pages: $pages,
             all: $all->count(),
             tests: array_map(
-                fn (Sitting $sitting): TestLineView => $this->line($sitting, $shared[$sitting->test_id] ?? null),
+                fn (Sitting $sitting): TestLineView => $this->line(
+                    sitting: $sitting,
+                    shared: $shared[$sitting->test_id] ?? null,
+                    withheld: isset($withheld[$sitting->id]),
+                ),
                 array_values($lines->all()),
             ),
             deleted: array_map(
@@ -85,14 +90,15 @@ final readonly class MyTests
         return $all;
     }
 
-    private function line(Sitting $sitting, ?stdClass $shared): TestLineView
+    /** @param  bool  $withheld  a test whose clock is not over asks the same: what came of this one waits */
+    private function line(Sitting $sitting, ?stdClass $shared, bool $withheld): TestLineView
     {
         $test = $sitting->test;
         $mine = $test->user_id === $sitting->user_id;
         $possible = $sitting->possible === null ? null : BigRational::of($sitting->possible);
         $share =
             // Of an adaptive test the share says nothing: whoever knows more is asked what is harder.
-            $possible === null || $possible->isZero() || $test->adaptive !== null
+            $possible === null || $possible->isZero() || $test->adaptive !== null || $withheld
                 ? null
                 : Shown::percent(BigRational::of((string) $sitting->marks)->dividedBy($possible));
 

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
-use App\Assembly\HoldsBack;
 use App\Http\Refusal;
-use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Mode;
 
 /**
@@ -15,7 +13,7 @@ use Uplandia\Core\Assembly\Mode;
  */
 final readonly class OnPaper
 {
-    public function __construct(private Desk $desk, private HoldsBack $running)
+    public function __construct(private Desk $desk, private KeyGate $gate)
     {
     }
 
@@ -32,22 +30,8 @@ final readonly class OnPaper
             $sitting->test->refuseAdaptive(
                 'Each question of an adaptive test depends on the answer before, so it cannot be sat on paper.',
             );
-            $this->refuseHeldBack($sitting);
+            $this->gate->refuseWhole($sitting);
             $sitting->update(['on_paper' => true, 'mode' => Mode::Untimed]);
         });
-    }
-
-    /** @throws Refusal while another sitting with a clock asks for one of its questions: its key must wait */
-    public function refuseHeldBack(Sitting $sitting): void
-    {
-        $held = array_flip($this->running->heldBack($sitting->user));
-        $questions = DB::table('test_items')->where('test_id', $sitting->test_id)->pluck('question_id');
-        if ($questions->contains(fn (mixed $id): bool => isset($held[$id]))) {
-            throw Refusal::conflict(
-                'held_back',
-                'A test of yours whose clock still runs asks some of these questions. Hand that in first. '
-                    .'One that you deleted counts as long as you can have it back, which is ten minutes.',
-            );
-        }
     }
 }

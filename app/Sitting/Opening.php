@@ -60,6 +60,12 @@ final readonly class Opening
     {
         $events = new SittingEvents($sitting);
         $events->addOwn($events->own(EventKind::Started, $now));
-        $sitting->fill(['status' => Stage::Open, 'started_ms' => $now, 'terms' => $sitting->terms()->toArray()]);
+        $terms = $sitting->terms();
+        $sitting->fill([
+            'status' => Stage::Open,
+            'started_ms' => $now,
+            'terms' => $terms->toArray(),
+            'clocked' => $terms->hasClock(),
+        ]);
     }
 }

@@ -25,6 +25,7 @@ final readonly class Recorder
         private TestItems $items,
         private Marker $marker,
         private Settles $settlement,
+        private KeyGate $gate,
     ) {
     }
 
@@ -155,10 +156,15 @@ final readonly class Recorder
             $sitting->test_id,
             array_values(array_unique(array_map(fn (Event $event): int => (int) $event->position, $answered))),
         );
+        $covered = $this->covered($sitting, $events);
         $sound = $refused = [];
         foreach ($events as $event) {
             try {
                 $terms->check($event);
+                $holder = $covered[$event->position ?? -1] ?? null;
+                if ($holder !== null && self::asksForKey($event)) {
+                    throw InvalidTerms::because(KeyGate::whyCovered($holder), 'held_back');
+                }
                 if (($event->position ?? -1) >= $sitting->questions) {
                     throw InvalidTerms::because('This question has not been asked yet.', 'unknown_question');
                 }
@@ -175,6 +181,29 @@ final readonly class Recorder
         }
 
         return [$sound, $refused];
+    }
+
+    private static function asksForKey(Event $event): bool
+    {
+        return $event->kind === EventKind::Checked || $event->kind === EventKind::Tried;
+    }
+
+    /**
+     * @param  list<Event>  $events
+     * @return array<int, RunningSitting> by position: what still asks a question whose key is asked for here
+     */
+    private function covered(Sitting $sitting, array $events): array
+    {
+        $asking = array_filter($events, self::asksForKey(...));
+        $held = $asking === [] ? [] : $this->gate->covered($sitting->user_id, $sitting);
+        $covered = [];
+        foreach ($held === [] ? [] : $this->items->questions($sitting->test_id) as $position => $question) {
+            if (isset($held[$question])) {
+                $covered[$position] = $held[$question];
+            }
+        }
+
+        return $covered;
     }
 
     /** @param  list<Event>  $events  among them those that ask for the key */

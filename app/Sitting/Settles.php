@@ -27,6 +27,9 @@ interface Settles
 
     public function bringBack(Sitting $sitting): void;
 
+    /** It asks its questions no more: what it held back of them is told now. */
+    public function release(Sitting $sitting): void;
+
     /** Marks so far of what has been checked; null: this sitting does not show them. */
     public function score(Sitting $sitting): ?ScoreView;
 }

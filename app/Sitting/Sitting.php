@@ -47,6 +47,8 @@ use Uplandia\Core\Sitting\Terms;
  * @property string|null $possible
  * @property float|null $share
  * @property bool $counts
+ * @property bool $in_cohort what came of it may count for others
+ * @property bool $clocked some clock runs in it
  * @property bool $waited time ran out while its device had no contact
  * @property-read Test $test
  * @property-read User $user
@@ -86,6 +88,8 @@ final class Sitting extends Model
         'share',
         'counts',
         'waited',
+        'in_cohort',
+        'clocked',
     ];
 
     /** A sitting of a test that has not begun. */
@@ -162,6 +166,8 @@ final class Sitting extends Model
             'by_clock' => 'boolean',
             'counts' => 'boolean',
             'waited' => 'boolean',
+            'in_cohort' => 'boolean',
+            'clocked' => 'boolean',
             'share' => 'float',
             'started_ms' => 'integer',
             'contact_ms' => 'integer',

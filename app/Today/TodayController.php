@@ -18,6 +18,7 @@ use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Sitting\BuiltView;
 use App\Sitting\Closing;
+use App\Sitting\KeyGate;
 use App\Sitting\Sitting;
 use App\Sitting\Stage;
 use Brick\Math\BigRational;
@@ -40,6 +41,7 @@ final class TodayController
         private readonly KeptEstimates $kept,
         private readonly NextSteps $steps,
         private readonly ThisWeek $week,
+        private readonly KeyGate $gate,
         private readonly Afterwards $afterwards,
         private readonly ClockInterface $clock,
     ) {
@@ -66,6 +68,7 @@ final class TodayController
             ->get();
         $past = $sittings()->where('status', Stage::HandedIn)->latest('ended_ms')->limit(self::RESULTS)->get();
 
+        $withheld = $this->gate->withheld($user->id, $past);
         $counts = $this->bank->counts($exam, $user);
         $quick = $this->quick->of($exam, $user, $counts);
         $enrolment = Enrolment::of($user->id, $exam->id);
@@ -81,7 +84,10 @@ final class TodayController
                 counts: $counts,
                 quick: $quick,
                 open: array_map($this->open(...), array_values($open->all())),
-                past: array_map($this->past(...), array_values($past->all())),
+                past: array_map(
+                    fn (Sitting $sitting): PastSittingView => self::past($sitting, isset($withheld[$sitting->id])),
+                    array_values($past->all()),
+                ),
                 examDate: $enrolment->examDate(),
                 daysToGo: $toGo,
                 outlook: OutlookView::of($kept['stands']['outlook']),
@@ -137,12 +143,13 @@ final class TodayController
         );
     }
 
-    private function past(Sitting $sitting): PastSittingView
+    /** @param  bool  $withheld  a test whose clock is not over asks the same: what came of this one waits */
+    private static function past(Sitting $sitting, bool $withheld): PastSittingView
     {
         $marks = BigRational::of((string) $sitting->marks);
         $possible = BigRational::of((string) $sitting->possible);
 
-        $told = $sitting->test->adaptive === null;
+        $told = $sitting->test->adaptive === null && ! $withheld;
 
         return new PastSittingView(
             id: $sitting->id,

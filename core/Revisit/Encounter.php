@@ -15,6 +15,7 @@ final readonly class Encounter
      * @param  int  $day  the same as a count of whole days, in the candidate's time zone
      * @param  bool  $flagged  whether it was flagged at the end
      * @param  int  $ms  on screen
+     * @param  bool  $glimpse  its key was shown without an answer: that counts only where the question was new
      * @param  float|null  $medianMs  the cohort's median time for the question, as it was known then
      */
     public function __construct(
@@ -25,6 +26,7 @@ final readonly class Encounter
         public bool $flagged = false,
         public int $ms = 0,
         public ?float $medianMs = null,
+        public bool $glimpse = false,
     ) {
     }
 }

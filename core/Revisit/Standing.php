@@ -45,19 +45,14 @@ final readonly class Standing
     }
 
     /**
-     * @param  list<Encounter>  $encounters  in order of time
+     * @param  list<Encounter>  $encounters  in any order of those that were shown without an answer, else in time
      * @param  GapMove|null  $move  the candidate's latest word on the gap book: it holds until an answer says otherwise
      * @param  RevisitWord|null  $word  their latest word on when it should come back
      * @return self|null null: the question is new
      */
     public static function after(array $encounters, ?GapMove $move = null, ?RevisitWord $word = null): ?self
     {
-        $encounters = array_values(
-            array_filter(
-                $encounters,
-                static fn (Encounter $encounter): bool => $encounter->outcome !== Outcome::NotReached,
-            ),
-        );
+        $encounters = self::thatCount($encounters);
         $last = end($encounters);
         if ($last === false) {
             return null;
@@ -80,6 +75,26 @@ final readonly class Standing
             memory: $remembered?->memory,
             rememberedDay: $remembered?->day,
         );
+    }
+
+    /**
+     * What was not reached makes no standing, and a key that was shown makes one only where the question was new.
+     *
+     * @param  list<Encounter>  $encounters
+     * @return list<Encounter> in order of time
+     */
+    private static function thatCount(array $encounters): array
+    {
+        $met = array_values(array_filter(
+            $encounters,
+            static fn (Encounter $one): bool => ! $one->glimpse && $one->outcome !== Outcome::NotReached,
+        ));
+        $glimpses = array_values(array_filter(
+            $encounters,
+            static fn (Encounter $one): bool => $one->glimpse && ($met === [] || $one->at <= $met[0]->at),
+        ));
+
+        return [...array_slice($glimpses, 0, 1), ...$met];
     }
 
     /**

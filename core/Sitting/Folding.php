@@ -68,7 +68,7 @@ final class Folding
     {
         [$print, $kept] = [...explode(self::BETWEEN, $snapshot, 2), ''];
         // Only what was written here is ever unpacked, so a torn or meddled one is never half believed.
-        if (! hash_equals(self::print($kept), $print)) {
+        if (! hash_equals(self::fingerprint($kept), $print)) {
             return null;
         }
         $parts = unserialize($kept, ['allowed_classes' => self::PARTS]);
@@ -89,10 +89,10 @@ final class Folding
         }
         $kept = serialize([$this->clock, $this->sheet, $this->last]);
 
-        return self::print($kept).self::BETWEEN.$kept;
+        return self::fingerprint($kept).self::BETWEEN.$kept;
     }
 
-    private static function print(string $kept): string
+    private static function fingerprint(string $kept): string
     {
         return hash('sha256', self::VERSION.$kept);
     }

@@ -147,6 +147,12 @@ final readonly class Terms
         return $this->limit === null ? null : $this->limit - $this->reading;
     }
 
+    /** Whether time can run out in it. */
+    public function hasClock(): bool
+    {
+        return $this->limit !== null || $this->questionLimit !== null || $this->sectionsInTurn();
+    }
+
     /** Whether sections are sat one after the other. */
     public function sectionsInTurn(): bool
     {

@@ -116,6 +116,10 @@ return new class extends Migration
             $table->boolean('counts')->default(false);
             // Time ran out while its device had no contact: what came of it is told, and counts for nobody else.
             $table->boolean('waited')->default(false);
+            // What came from outside, and what keys were shown during, counts for its candidate alone.
+            $table->boolean('in_cohort')->default(true);
+            // Some clock runs in it, so its keys are held back until it is closed.
+            $table->boolean('clocked')->default(false);
             $table->timestamps();
             // Deleted, and still to be had back for ten minutes.
             $table->softDeletes();
@@ -123,6 +127,20 @@ return new class extends Migration
             $table->index(['user_id', 'exam_id', 'deleted_at', 'created_at']);
             $table->index(['exam_id', 'counts', 'ended_ms']);
             $table->index(['status', 'deadline_ms']);
+        });
+        // Of which questions somebody was shown the key without having answered.
+        Schema::create('exposures', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('exam_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignId('question_id')->index()->constrained()->cascadeOnDelete();
+            // It stays when the sitting goes.
+            $table->foreignUlid('sitting_id')->nullable()->index()->constrained()->nullOnDelete();
+            $table->string('how');
+            $table->unsignedBigInteger('at_ms');
+            // The same as a count of days in the candidate's time zone at that time.
+            $table->unsignedInteger('day');
+            $table->unique(['user_id', 'question_id', 'sitting_id', 'how']);
         });
         // Which sittings of a series' tests were somebody's attempts. It stays when the sitting goes.
         Schema::create('series_attempts', function (Blueprint $table): void {
@@ -226,7 +244,7 @@ return new class extends Migration
 
     public function down(): void
     {
-        foreach (['deleted_outcomes', 'outcomes', 'sitting_snapshots', 'sitting_events', 'shared_sittings', 'shared_tests', 'series_attempts', 'sittings', 'test_items', 'tests', 'recipes'] as $table) {
+        foreach (['deleted_outcomes', 'outcomes', 'sitting_snapshots', 'sitting_events', 'exposures', 'shared_sittings', 'shared_tests', 'series_attempts', 'sittings', 'test_items', 'tests', 'recipes'] as $table) {
             Schema::dropIfExists($table);
         }
     }

@@ -67,9 +67,8 @@ final class Clock
     public function __sleep(): array
     {
         return [
-            'startedAt', 'readUntil', 'endedAt', 'byClock', 'absences', 'closedAt', 'section', 'sectionEnds', 'turn', 'turnEnds', 'pauses',
-            'breaks',
-            'sectionFrom', 'turnFrom',
+            'startedAt', 'readUntil', 'endedAt', 'byClock', 'absences', 'closedAt', 'section', 'sectionEnds', 'turn',
+            'turnEnds', 'pauses', 'breaks', 'sectionFrom', 'turnFrom',
         ];
     }
 

@@ -900,6 +900,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{sitting}/exposures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** See the answers of questions one did not get to */
+        post: operations["seeTheAnswersOfQuestionsOneDidNotGetTo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{sitting}/table": {
         parameters: {
             query?: never;
@@ -1848,6 +1865,8 @@ export interface components {
             question: number | null;
             /** @description The page of the handbook it was made from, by its code. */
             section: string | null;
+            /** @description Why its back is covered: a test whose clock is not over asks its question. Null: it is not. */
+            covered: string | null;
             suspended: boolean;
             /** @description How often it was looked at. */
             looks: number;
@@ -2309,6 +2328,10 @@ export interface components {
             earlier: components["schemas"]["EarlierLook"][];
             /** @description In this sitting, before the key was shown. The first one counts. */
             tries: components["schemas"]["Try"][];
+        };
+        Exposures: {
+            /** @description Questions whose key is to be shown; null: all of the sitting. */
+            positions: number[] | null;
         };
         /**
          * @description How many questions each value of each filter would leave, with all the other filters as they are chosen. Questions
@@ -6104,6 +6127,39 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Key"];
                 };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    seeTheAnswersOfQuestionsOneDidNotGetTo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Exposures"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description It could not be done; the message says why. */
             default: {

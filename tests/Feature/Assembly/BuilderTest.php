@@ -137,7 +137,11 @@ final class BuilderTest extends TestCase
         $this->flushSession()->actingAs($this->candidate());
         self::assertSame($all, $count([])['available']);
         $this->flushSession()->actingAs(Sitting::query()->findOrFail($timed)->user);
+        // Overdue is not over: whoever was away may still come back to it.
         $this->travel(3)->hours();
+        self::assertSame($all - 6, $count([])['available']);
+        $this->open($timed);
+        $this->handIn($timed)->assertOk();
         self::assertSame($all, $count([])['available']);
     }
 

@@ -65,6 +65,11 @@ final class HostileArchiveTest extends TestCase
         $this->refused($zip, 'There is something of Small Hills Badge in your account already.');
     }
 
+    public function test_an_archive_of_nothing_is_refused(): void
+    {
+        $this->refused($this->zip(['manifest.json' => ['files' => []] + $this->honest()['manifest.json']]), '/files');
+    }
+
     /** @return iterable<string, array{Closure(array<string, mixed>): array<string, mixed>, string}> */
     public static function changed(): iterable
     {
@@ -230,6 +235,10 @@ final class HostileArchiveTest extends TestCase
         yield 'marks that are none' => [
             $sitting(fn (array &$it) => $it['test']['items'][0]['penalty'] = '2'),
             'cannot have happened',
+        ];
+        yield 'marks beyond all bounds' => [
+            $sitting(fn (array &$it) => $it['test']['items'][0]['marks'] = '999999999'),
+            'worth more marks than any',
         ];
         yield 'marks that are none, in a sitting that has not begun' => [
             $sitting(function (array &$it): void {

@@ -162,6 +162,11 @@ final class ResultTest extends TestCase
             ['right', 'missed', 'not_reached', 'not_reached', 'not_reached', 'not_reached'],
             array_column($items, 'outcome'),
         );
+        // What was not reached is still new: nobody is told its answer who has not asked to see it.
+        $this->getJson("/api/sittings/{$sitting}/questions/2")->assertStatus(409)->assertJsonPath('reason', 'still_new');
+        $this->getJson("/api/sittings/{$sitting}/key")->assertOk()->assertJsonCount(2, 'answers');
+        $this->postJson("/api/sittings/{$sitting}/exposures", ['positions' => null])->assertNoContent();
+        $this->getJson("/api/sittings/{$sitting}/key")->assertOk()->assertJsonCount(6, 'answers');
         foreach (array_keys($items) as $position) {
             $explained = $this->getJson("/api/sittings/{$sitting}/questions/{$position}")->assertOk();
             self::assertCount(4, array_filter(array_column($explained->json('parts'), 'why')));

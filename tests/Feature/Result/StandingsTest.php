@@ -126,6 +126,7 @@ final class StandingsTest extends TestCase
         $this->travel(30)->seconds();
         $this->act([['flagged', 'q-written', false]]);
         $this->travel(50)->seconds();
+        $this->closeOver($sitting);
         $this->getJson("/api/sittings/{$sitting}/result")
             ->assertJsonPath('byClock', true)
             ->assertJsonPath('tally.pending', 1);

@@ -234,6 +234,7 @@ final class EveryKindTest extends TestCase
         $mark([])
             ->assertStatus(422)
             ->assertJsonPath('fields.points.0', 'Give points for at least one of the criteria.');
+        $this->postJson("/api/sittings/{$sitting}/exposures", ['positions' => null])->assertNoContent();
         $mark($this->points('1'), $this->positions($sitting)['q-single'])
             ->assertStatus(422)
             ->assertJsonPath('reason', 'not_written');

@@ -325,6 +325,9 @@ final class MyTestsTest extends TestCase
             ->assertJsonPath('mode', 'untimed')
             ->assertJsonPath('onPaper', true)
             ->assertJsonPath('limitMs', null);
+        // Whoever has seen the key knows no answer of their own any more.
+        $this->getJson("/api/sittings/{$sitting}/key")->assertStatus(409)->assertJsonPath('reason', 'still_new');
+        $this->postJson("/api/sittings/{$sitting}/exposures", ['positions' => null])->assertNoContent();
         $key = $this->getJson("/api/sittings/{$sitting}/key")
             ->assertOk()
             ->assertJsonCount(6, 'answers');
@@ -339,7 +342,9 @@ final class MyTestsTest extends TestCase
             ->assertStatus(409)
             ->assertJsonPath('reason', 'begun');
         $this->getJson("/api/sittings/{$begun}/key")->assertStatus(409);
+        $this->postJson("/api/sittings/{$begun}/exposures", ['positions' => null])->assertStatus(409);
         $this->handIn($begun)->assertOk();
+        $this->postJson("/api/sittings/{$begun}/exposures", ['positions' => [0]])->assertNoContent();
         $this->getJson("/api/sittings/{$begun}/key")->assertOk();
     }
 
@@ -359,7 +364,11 @@ final class MyTestsTest extends TestCase
         $this->postJson("/api/sittings/{$paper}/on-paper")->assertOk();
         $this->open($timed);
         $this->getJson("/api/sittings/{$paper}/key")->assertStatus(409)->assertJsonPath('reason', 'held_back');
+        $this->postJson("/api/sittings/{$paper}/exposures", ['positions' => null])
+            ->assertStatus(409)
+            ->assertJsonPath('reason', 'held_back');
         $this->handIn($timed)->assertOk();
+        $this->postJson("/api/sittings/{$paper}/exposures", ['positions' => null])->assertNoContent();
         $this->getJson("/api/sittings/{$paper}/key")->assertOk();
     }
 

@@ -11,6 +11,7 @@ import { useInAddress } from '../../ui/useInAddress';
 import { useTitle } from '../../ui/useTitle';
 import { count, duration } from '../../ui/words';
 import { PrintedQuestion } from './PrintedQuestion';
+import { Covered } from '../result/Covered';
 import { PrintedKey } from './PrintedKey';
 import { AnswerSheet } from './AnswerSheet';
 import { Tick } from '../../ui/Tick';
@@ -124,6 +125,15 @@ function PrintedUnit({ unit }: { unit: View<'Unit'> }) {
 function Key({ sitting, title }: { sitting: string; title: string }) {
   const page = useQuery(key(sitting));
   if (page.isPending) return <Loading what="Fetching the key" />;
-  if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  if (page.isError)
+    return (
+      <Covered
+        sitting={sitting}
+        error={page.error}
+        positions={null}
+        show="Show me the key"
+        again={() => void page.refetch()}
+      />
+    );
   return <PrintedKey title={title} answers={page.data.answers} />;
 }

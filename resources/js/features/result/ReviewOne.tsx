@@ -3,13 +3,13 @@ import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { explanation } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
-import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { HighlightableQuestion } from '../library/HighlightableQuestion';
 import { StarAndNote } from '../library/StarAndNote';
 import { WordToAuthors } from '../library/WordToAuthors';
 import { meaning, readShortcuts } from '../../ui/shortcuts';
 import { useKeys } from '../../ui/useKeys';
+import { Covered } from './Covered';
 import { Explained } from './Explained';
 import { GapTools } from './GapTools';
 import type { Line } from './lines';
@@ -91,7 +91,13 @@ export function ReviewOne(props: {
       {page.isPending ? (
         <Loading what="Fetching the reasons" />
       ) : page.isError ? (
-        <Failure error={page.error} retry={() => void page.refetch()} />
+        <Covered
+          sitting={sitting}
+          error={page.error}
+          positions={[line.position]}
+          show="Show it"
+          again={() => void page.refetch()}
+        />
       ) : (
         <div className="grid gap-4">
           <HighlightableQuestion

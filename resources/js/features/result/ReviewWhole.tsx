@@ -1,12 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { key } from '../../api/queries';
 import { Button } from '../../ui/Button';
-import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { OnPaper } from '../../ui/Media';
 import { NoteText } from '../library/NoteText';
 import { useKept } from '../library/useKept';
 import { CAUSES } from './causes';
+import { Covered, StillNew } from './Covered';
 import { Explained } from './Explained';
 import type { Line } from './lines';
 
@@ -14,8 +14,18 @@ import type { Line } from './lines';
 export function ReviewWhole({ sitting, lines }: { sitting: string; lines: readonly Line[] }) {
   const page = useQuery(key(sitting));
   if (page.isPending) return <Loading what="Setting the pages" />;
-  if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  if (page.isError)
+    return (
+      <Covered
+        sitting={sitting}
+        error={page.error}
+        positions={null}
+        show="Show them all"
+        again={() => void page.refetch()}
+      />
+    );
   const { answers } = page.data;
+  const covered = lines.filter(({ position }) => !answers.some(({ question }) => question.position === position));
   const units = new Set<string>();
   return (
     <OnPaper value={true}>
@@ -24,6 +34,20 @@ export function ReviewWhole({ sitting, lines }: { sitting: string; lines: readon
           Print
         </Button>
       </div>
+      {covered.length > 0 && (
+        <div className="mt-4 print:hidden">
+          <StillNew
+            sitting={sitting}
+            positions={covered.map(({ position }) => position)}
+            show={covered.length === 1 ? 'Show it' : 'Show them'}
+            again={() => void page.refetch()}
+          >
+            You did not get to {covered.length === 1 ? 'question' : 'questions'}{' '}
+            {covered.map(({ position }) => position + 1).join(', ')}, so {covered.length === 1 ? 'it is' : 'they are'}{' '}
+            still new to you and left out here.
+          </StillNew>
+        </div>
+      )}
       {lines.map((line) => {
         const answer = answers.find(({ question }) => question.position === line.position);
         if (!answer) return null;

@@ -151,7 +151,7 @@ function Session({ cards, again }: { cards: Card[]; again: () => void }) {
             aria-label="Back"
             className="grid outline-none min-h-44 content-center rounded-box border border-base-content/40 bg-base-200 p-6 text-lg"
           >
-            <Markdown>{card.back}</Markdown>
+            {card.covered === null ? <Markdown>{card.back}</Markdown> : <p>{card.covered}</p>}
           </section>
           <div role="group" aria-label="How well did it come?" className="grid grid-cols-2 gap-2 sm:grid-cols-4">
             {GRADES.map(([value, words]) => (

@@ -146,7 +146,7 @@ function Row({ exam, card, today }: { exam: string; card: Card; today: string })
           <div className="grid gap-x-8 gap-y-3 sm:grid-cols-2">
             <Markdown>{card.front}</Markdown>
             <div className="border-l-4 border-accent pl-3">
-              <Markdown>{card.back}</Markdown>
+              {card.covered === null ? <Markdown>{card.back}</Markdown> : <p>{card.covered}</p>}
             </div>
           </div>
           <p className="text-sm text-base-content/75">
@@ -161,7 +161,7 @@ function Row({ exam, card, today }: { exam: string; card: Card; today: string })
             )}
           </p>
           <p className="flex flex-wrap gap-x-5">
-            <button type="button" className={link} onClick={() => setChanging(true)}>
+            <button type="button" className={link} disabled={card.covered !== null} onClick={() => setChanging(true)}>
               Change it
             </button>
             <button

@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { lazy, memo, Suspense, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
-import type { View } from '../../api/client';
+import { Refused, type View } from '../../api/client';
 import { explanation } from '../../api/queries';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
+import { Notice } from '../../ui/Notice';
 import { HighlightableQuestion } from '../library/HighlightableQuestion';
 import type { Response } from '../question/response';
 import { UnitPanel } from '../question/UnitPanel';
@@ -168,7 +169,12 @@ function Answered({ sitting, position }: { sitting: string; position: number }) 
   const page = useQuery(explanation(sitting, position));
   const [words, setWords] = useState<string | null>(null);
   if (page.isPending) return <Loading what="Fetching the reasons" />;
-  if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
+  if (page.isError)
+    return page.error instanceof Refused && page.error.problem.reason === 'held_back' ? (
+      <Notice tone="warn">{page.error.message}</Notice>
+    ) : (
+      <Failure error={page.error} retry={() => void page.refetch()} />
+    );
   return (
     <HighlightableQuestion sitting={sitting} position={position} onCard={setWords}>
       <Suspense fallback={<Loading what="Fetching the reasons" />}>

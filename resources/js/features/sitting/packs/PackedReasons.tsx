@@ -14,7 +14,7 @@ export function PackedReasons(props: { owner: string; sitting: string; position:
     queryFn: () => packOf(owner, sitting),
     networkMode: 'always',
   });
-  const explanation = pack.data?.explanations[position];
+  const explanation = pack.data?.explanations.find(({ question }) => question.position === position);
   if (!explanation) return null;
   return (
     <Suspense fallback={<Loading what="Fetching the reasons" />}>

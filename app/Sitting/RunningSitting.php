@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sitting;
+
+/** A sitting with a clock that still asks its questions. */
+final readonly class RunningSitting
+{
+    /** @param  int  $began  Unix milliseconds */
+    public function __construct(public string $test, public string $name, public int $began)
+    {
+    }
+
+    public function earlier(self $other): self
+    {
+        return $other->began < $this->began ? $other : $this;
+    }
+}
