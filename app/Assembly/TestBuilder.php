@@ -9,6 +9,7 @@ use App\Http\Refusal;
 use App\Question\Exam;
 use App\Question\Syllabus;
 use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use stdClass;
@@ -80,7 +81,10 @@ final readonly class TestBuilder
     /** The time that the real exam would give so many questions, in whole minutes, rounded up. */
     public static function minutesFor(Exam $exam, int $questions): int
     {
-        return (int) ceil($questions * (float) $exam->rules['minutesPerQuestion']);
+        return BigRational::of((string) $exam->rules['minutesPerQuestion'])
+            ->multipliedBy($questions)
+            ->toScale(0, RoundingMode::UP)
+            ->toInt();
     }
 
     /** @param  list<int>  $questions */

@@ -6,6 +6,8 @@ namespace App\Progress;
 
 use App\Question\Exam;
 use App\Question\SyllabusTopic;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use Uplandia\Core\Assembly\Allocation;
 use Uplandia\Core\Progress\Mastery;
 use Uplandia\Core\Progress\PassOutlook;
@@ -36,12 +38,13 @@ final class Standing
     /** @return Stands */
     public static function of(Exam $exam, Estimate $estimate): array
     {
-        $cut = (float) $exam->rules['cut'];
+        $exact = BigRational::of((string) $exam->rules['cut']);
+        $cut = $exact->toFloat();
         $known = array_filter($estimate->mastery, fn (?Mastery $mastery): bool => $mastery !== null);
         $whole = count($known) === count($estimate->topics) && $known !== [];
         $mastery = array_values($known);
         $questions = $whole ? self::questions($exam, $estimate->topics) : [];
-        $needed = (int) ceil($cut * array_sum($questions) - 1e-9);
+        $needed = $exact->multipliedBy(array_sum($questions))->toScale(0, RoundingMode::UP)->toInt();
         $open = $whole && $estimate->gate->isOpen();
         $outlook = $open
             ? PassOutlook::of(ability: $estimate->ability, questions: $questions, needed: $needed, mastery: $mastery)

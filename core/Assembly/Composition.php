@@ -70,11 +70,24 @@ final readonly class Composition
             return $allocation;
         }
         $can = array_map(static fn (Supply $supply): array => $supply->sums(min($n, $supply->total)), $supplies);
-        for ($reach = self::NEAR; ; $reach *= 4) {
+        $shift = abs($n - array_sum($allocation));
+        for ($reach = self::NEAR; ;) {
             $counts = self::within(reach: $reach, n: $n, can: $can, allocation: $allocation);
-            if ($counts !== null || $reach > $n) {
+            if ($counts === null) {
+                if ($reach > $n) {
+                    return null;
+                }
+                $reach *= 4;
+
+                continue;
+            }
+            $far = array_sum(array_map(static fn (int $one, int $of): int => abs($one - $of), $counts, $allocation));
+            // What is as near in all may take one topic so far at the most: half of it goes up and half of it down.
+            $most = intdiv($far + $shift, 2);
+            if ($most <= $reach) {
                 return $counts;
             }
+            $reach = $most;
         }
     }
 

@@ -6,8 +6,9 @@ namespace Uplandia\Core\Cohort;
 
 /**
  * Item parameters by marginal maximum likelihood: EM over Gauss–Hermite nodes, θ ~ N(0, 1), in slope–intercept form
- * (Bock & Aitkin 1981), with priors where authors' difficulties are given: b ~ N(author's difficulty, 1) and
- * log a ~ N(0, .25) (Mislevy 1986), whose weight fades by itself as answers come in. A partial credit x counts as x
+ * (Bock & Aitkin 1981), with priors where authors' difficulties are given: b ~ N(author's difficulty, 1) on the scale
+ * that is reported (b = −d under the common slope σ, else −d/a) and log a ~ N(0, .25) (Mislevy 1986), whose weight
+ * fades by itself as answers come in. A partial credit x counts as x
  * successes and 1 − x failures. Standard errors by the full observed information. Source: computation.md, section 7.
  */
 final readonly class Calibration
@@ -216,10 +217,9 @@ final readonly class Calibration
     private function shrunk(array $scores, float $a, float $d, float $prior): array
     {
         [$ga, $gd, $iaa, $iad, $idd] = $scores;
-        $off = -$d / $a - $prior;
-        $byA = $d / ($a * $a);
-        $byD = -1 / $a;
-        [$aa, $ad, $dd] = self::priorInformation($a, $d, $this->model);
+        [$b, $byA, $byD] = $this->reported($a, $d);
+        $off = $b - $prior;
+        [$aa, $ad, $dd] = $this->priorInformation($a, $d);
 
         return [
             $ga - $off * $byA - ($this->model === Model::TwoParameter ? log($a) / self::SLOPE_VARIANCE / $a : 0),
@@ -235,12 +235,22 @@ final readonly class Calibration
         return 1 / self::SLOPE_VARIANCE / ($a * $a);
     }
 
-    /** @return array{float, float, float} what the priors know of one item: aa, ad, dd */
-    private static function priorInformation(float $a, float $d, Model $model): array
+    /**
+     * Difficulty on the scale that is reported, on which the author's lies too, and how it moves with a and d: b = −d
+     * where the common slope is the spread of ability, else b = −d/a.
+     *
+     * @return array{float, float, float}
+     */
+    private function reported(float $a, float $d): array
     {
-        $byA = $d / ($a * $a);
-        $byD = -1 / $a;
-        $slope = $model === Model::TwoParameter ? self::slopeInformation($a) : 0.0;
+        return $this->model === Model::Rasch ? [-$d, 0.0, -1.0] : [-$d / $a, $d / ($a * $a), -1 / $a];
+    }
+
+    /** @return array{float, float, float} what the priors know of one item: aa, ad, dd */
+    private function priorInformation(float $a, float $d): array
+    {
+        [, $byA, $byD] = $this->reported($a, $d);
+        $slope = $this->model === Model::TwoParameter ? self::slopeInformation($a) : 0.0;
 
         return [$byA * $byA + $slope, $byA * $byD, $byD * $byD];
     }
@@ -268,7 +278,7 @@ final readonly class Calibration
     ): array {
         $common = $this->model === Model::Rasch;
         $prior = array_map(
-            fn (int $item): array => self::priorInformation($a[$item], $d[$item], $this->model),
+            fn (int $item): array => $this->priorInformation($a[$item], $d[$item]),
             array_keys($author),
         );
         if ($common && $prior !== []) {

@@ -55,6 +55,16 @@ final readonly class Plan
         bool $rehearsed = false,
     ): self {
         $spans = self::spans($today, $examDay);
+        if ($spans === []) {
+            // There is no time left in which anything could be missing.
+            return new self(
+                weeks: [],
+                leftOut: array_fill(0, count($topics), 0),
+                leftOutRevisits: 0,
+                leftOutRehearsals: 0,
+                missingMs: 0,
+            );
+        }
         $unseen = array_map(static fn (Topic $topic): int => $topic->unseen, $topics);
         $rehearsals = $rehearsal === null ? [] : self::rehearsals($spans, $examDay, $hours);
         if ($rehearsed) {

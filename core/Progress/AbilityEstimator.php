@@ -89,7 +89,7 @@ final readonly class AbilityEstimator
      */
     private function step(Internal\Columns $data, float $common, array $delta): array
     {
-        [$gradient, $information] = $data->scores($common, $delta);
+        [$gradient, , $information] = $data->scores($common, $delta);
         $own = 1 / $this->prior->topicDeviation ** 2;
         $corner = 1 / $this->prior->deviation ** 2;
         $right = -($common - $this->prior->mean) * $corner;

@@ -21,7 +21,10 @@ final class Trend
     public static function of(array $sittings): array
     {
         $shares = array_map(static fn (array $one): float => $one['credit'] / $one['n'], $sittings);
-        $line = count($sittings) < self::LINE_FROM ? null : Lowess::smooth(array_column($sittings, 'at'), $shares);
+        $line = count($sittings) < self::LINE_FROM ? null : Lowess::smooth(
+            array_map(static fn (array $one): float => $one['at'] - $sittings[0]['at'], $sittings),
+            $shares,
+        );
 
         return array_map(
             static fn (array $one, float $share, int $i): TrendPoint => new TrendPoint(

@@ -38,6 +38,9 @@ final class Scheduler
 
     private const LEAST_STABILITY = 0.001;
 
+    /** As the published algorithm has it. */
+    private const MOST_DAYS = 36_500;
+
     private const RETENTION = 0.9;
 
     public static function first(Grade $grade): Memory
@@ -62,13 +65,14 @@ final class Scheduler
     }
 
     /**
-     * Days until it should come back: the stability, rounded; at least one, and never past the day before the exam.
+     * Days until it should come back: the stability, rounded; at least one, at most a hundred years, and never past
+     * the day before the exam.
      *
      * @param  int|null  $daysToExam  null: no date is set
      */
     public static function interval(Memory $memory, ?int $daysToExam = null): int
     {
-        $days = max(1, (int) round($memory->stability));
+        $days = (int) max(1, min(self::MOST_DAYS, round($memory->stability)));
 
         return $daysToExam === null ? $days : max(1, min($days, $daysToExam - 1));
     }

@@ -15,6 +15,12 @@ final class Lowess
 
     private const ROUNDS = 3;
 
+    /** Of the range of y: half of the points lie so near to the line that it has arrived. */
+    private const STILL = 1e-7;
+
+    /** Of the square of a neighbourhood's reach: points that lie so close have no slope of their own. */
+    private const FLAT = 1e-10;
+
     /**
      * @param  list<float>  $x  rising
      * @param  list<float>  $y  of the same length
@@ -36,7 +42,8 @@ final class Lowess
             }
             $left = array_map(static fn (float $one, float $fit): float => abs($one - $fit), $y, $line);
             $middle = (float) Sample::quantile($left, 0.5);
-            if ($middle < 1e-12) {
+            // Nothing that counts is left over, measured by how far the points lie apart: what is left is rounding.
+            if (6 * $middle <= self::STILL * (max($y) - min($y))) {
                 break;
             }
             $trust = array_map(
@@ -59,23 +66,29 @@ final class Lowess
         $sorted = $distances;
         sort($sorted);
         $reach = $sorted[$near - 1];
-        $sum = $sx = $sy = $sxx = $sxy = 0.0;
+        $weights = [];
+        $sum = $sx = $sy = 0.0;
         foreach ($x as $j => $at) {
             $share = $reach > 0 ? $distances[$j] / $reach : ($distances[$j] > 0 ? 1.0 : 0.0);
             // The farthest neighbour weighs nothing, unless all are equally far.
-            $weight = $share >= 1 ? 0.0 : (1 - $share ** 3) ** 3 * $trust[$j];
-            $sum += $weight;
-            $sx += $weight * $at;
-            $sy += $weight * $y[$j];
-            $sxx += $weight * $at * $at;
-            $sxy += $weight * $at * $y[$j];
+            $weights[$j] = $share >= 1 ? 0.0 : (1 - $share ** 3) ** 3 * $trust[$j];
+            $sum += $weights[$j];
+            $sx += $weights[$j] * ($at - $x[$i]);
+            $sy += $weights[$j] * $y[$j];
         }
         if ($sum <= 0) {
             return $y[$i];
         }
-        $spread = $sxx - ($sx * $sx) / $sum;
-        $slope = $spread <= 1e-12 * max(1.0, abs($sxx)) ? 0.0 : ($sxy - ($sx * $sy) / $sum) / $spread;
+        // Centred, so that it does not matter from where x is counted.
+        [$meanX, $meanY] = [$sx / $sum, $sy / $sum];
+        $sxx = $sxy = 0.0;
+        foreach ($weights as $j => $weight) {
+            $off = $x[$j] - $x[$i] - $meanX;
+            $sxx += $weight * $off * $off;
+            $sxy += $weight * $off * ($y[$j] - $meanY);
+        }
+        $slope = $sxx <= self::FLAT * $sum * $reach * $reach ? 0.0 : $sxy / $sxx;
 
-        return ($sy + $slope * ($sum * $x[$i] - $sx)) / $sum;
+        return $meanY - $slope * $meanX;
     }
 }

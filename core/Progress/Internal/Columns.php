@@ -42,11 +42,13 @@ final readonly class Columns
 
     /**
      * @param  list<float>  $delta
-     * @return array{list<float>, list<float>} gradient and Fisher information of θ, by topic
+     * @return array{list<float>, list<float>, list<float>} gradient and Fisher information of θ, by topic, and the
+     *   curvature by which a step is made: far below a question's difficulty, where guessing hides all information, a
+     *   wrong answer bends the likelihood all the same, and a step by information alone would be of any length
      */
     public function scores(float $common, array $delta): array
     {
-        $gradient = $information = array_fill(0, count($delta), 0.0);
+        $gradient = $information = $curvature = array_fill(0, count($delta), 0.0);
         foreach ($this->topic as $i => $t) {
             $c = $this->c[$i];
             $q = 1 / (1 + exp($this->b[$i] - $common - $delta[$t]));
@@ -55,9 +57,10 @@ final readonly class Columns
             $scale = ($this->w[$i] * $slope) / max($p * (1 - $p), 1e-12);
             $gradient[$t] += $scale * ($this->x[$i] - $p);
             $information[$t] += $scale * $slope;
+            $curvature[$t] += max($scale * $slope, $this->w[$i] * (1 - $this->x[$i]) * $q * (1 - $q));
         }
 
-        return [array_values($gradient), array_values($information)];
+        return [array_values($gradient), array_values($information), array_values($curvature)];
     }
 
     /** @param  list<float>  $delta */

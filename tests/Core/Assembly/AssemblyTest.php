@@ -159,6 +159,41 @@ final class AssemblyTest extends TestCase
         self::assertSame([5, 1], Composition::of(6, [$singles(5), $singles(9)], [1, 0])->counts);
     }
 
+    /** Units of up to twenty, all ways of making the count tried out. */
+    public function test_no_other_choice_of_whole_units_is_nearer_to_the_allocation(): void
+    {
+        $seed = 20;
+        $random = new Randomizer(new Xoshiro256StarStar($seed));
+        $distance = fn (array $counts, array $allocation): int => array_sum(
+            array_map(fn (int $one, int $of): int => abs($one - $of), $counts, $allocation),
+        );
+        for ($case = 0; $case < 400; $case++) {
+            $supplies = array_map(
+                fn (): Supply => Supply::ofSizes(
+                    array_map(fn (): int => $random->getInt(1, 20), range(1, $random->getInt(1, 4))),
+                ),
+                range(1, 3),
+            );
+            $weights = [$random->getInt(0, 5), $random->getInt(1, 9), $random->getInt(0, 9)];
+            $totals = array_column($supplies, 'total');
+            $n = $random->getInt(1, array_sum($totals));
+            $allocation = Allocation::of($n, $weights, $totals)->counts;
+            $best = null;
+            foreach (array_keys(array_filter($supplies[0]->sums($totals[0]))) as $first) {
+                foreach (array_keys(array_filter($supplies[1]->sums($totals[1]))) as $second) {
+                    $third = $n - $first - $second;
+                    if ($third >= 0 && $supplies[2]->makes($third)) {
+                        $far = $distance([$first, $second, $third], $allocation);
+                        $best = min($best ?? PHP_INT_MAX, $far);
+                    }
+                }
+            }
+            $counts = Composition::of($n, $supplies, $weights)->counts;
+            $far = $counts === null ? null : $distance($counts, $allocation);
+            self::assertSame($best, $far, "seed {$seed}, case {$case}");
+        }
+    }
+
     public function test_what_cannot_be_made_names_the_nearest_counts_that_can(): void
     {
         $short = Composition::of(6, [new Supply([2 => 2, 3 => 1])], [1]);

@@ -153,7 +153,67 @@ final class CalibrationTest extends TestCase
         );
         $items = (new Calibration(Model::Rasch))->of($answers, author: [0.0, 0.0, 0.0, 2.0])->items;
         self::assertGreaterThan(1.5, $items[3]->a);
-        self::assertEqualsWithDelta([2.0, 1.0], [$items[3]->b, $items[3]->seB], 1e-4);
+        // On the scale that is reported under a common slope, b = −d.
+        self::assertEqualsWithDelta(2.0, -$items[3]->d, 1e-6);
+    }
+
+    /** What is found is the highest point of the posterior as it is worked out here, once more and in another way. */
+    public function test_what_is_found_is_the_highest_point_of_the_posterior(): void
+    {
+        $people = array_map(
+            fn (string $answers): array => array_map(floatval(...), str_split($answers)),
+            ['110', '100', '111', '000', '111', '000'],
+        );
+        $author = [1.5, 0.0, -1.0];
+        foreach ([Model::Rasch, Model::TwoParameter] as $model) {
+            $found = (new Calibration($model, tolerance: 1e-9))
+                ->of(Patterns::ofPeople($people, 3), author: $author)->items;
+            $a = array_column($found, 'a');
+            $d = array_column($found, 'd');
+            $top = self::posterior(model: $model, people: $people, author: $author, a: $a, d: $d);
+            $moves = $model === Model::Rasch ? [[1, 1, 1]] : [[1, 0, 0], [0, 1, 0], [0, 0, 1]];
+            foreach ([0.02, -0.02] as $by) {
+                foreach ($moves as $move) {
+                    $there = array_map(fn (float $one, int $on): float => $one + $by * $on, $a, $move);
+                    $height = self::posterior(model: $model, people: $people, author: $author, a: $there, d: $d);
+                    self::assertLessThan($top, $height, "{$model->name}: slope");
+                }
+                foreach ([[1, 0, 0], [0, 1, 0], [0, 0, 1]] as $move) {
+                    $there = array_map(fn (float $one, int $on): float => $one + $by * $on, $d, $move);
+                    $height = self::posterior(model: $model, people: $people, author: $author, a: $a, d: $there);
+                    self::assertLessThan($top, $height, "{$model->name}: intercept");
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  list<list<float>>  $people
+     * @param  list<float>  $author
+     * @param  list<float>  $a
+     * @param  list<float>  $d
+     */
+    private static function posterior(Model $model, array $people, array $author, array $a, array $d): float
+    {
+        $log = 0.0;
+        foreach ($people as $answers) {
+            $sum = 0.0;
+            for ($theta = -7.0; $theta <= 7.0; $theta += 0.05) {
+                $density = exp(-$theta ** 2 / 2) / sqrt(2 * M_PI) * 0.05;
+                foreach ($answers as $i => $x) {
+                    $p = 1 / (1 + exp(-($a[$i] * $theta + $d[$i])));
+                    $density *= $x === 1.0 ? $p : 1 - $p;
+                }
+                $sum += $density;
+            }
+            $log += log($sum);
+        }
+        foreach ($author as $i => $b) {
+            $log -= (($model === Model::Rasch ? -$d[$i] : -$d[$i] / $a[$i]) - $b) ** 2 / 2;
+            $log -= $model === Model::Rasch && $i > 0 ? 0.0 : log($a[$i]) ** 2 / (2 * 0.25);
+        }
+
+        return $log;
     }
 
     public function test_the_weight_of_the_authors_word_fades_without_a_jump(): void
@@ -341,6 +401,14 @@ final class CalibrationTest extends TestCase
         self::assertNull(Reliability::of([[1.0, 0.0], [0.0, 1.0]]));
         $this->expectException(InvalidData::class);
         Reliability::of([[1.0, 0.0], [0.0]]);
+    }
+
+    public function test_what_is_perfectly_reliable_has_no_error_and_never_none_at_all(): void
+    {
+        foreach (range(2, 60) as $items) {
+            $people = array_map(fn (int $person): array => array_fill(0, $items, $person / 7), range(0, 6));
+            self::assertEqualsWithDelta(0.0, Reliability::of($people)?->sem, 1e-6, "{$items} items");
+        }
     }
 
     public function test_data_that_cannot_be_are_refused(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Cohort;
 
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Uplandia\Core\Cohort\CohortScale;
 use Uplandia\Core\Cohort\Look;
@@ -38,6 +39,54 @@ final class CohortScaleTest extends TestCase
         self::assertLessThan(0.2, $error);
         // One topic: θ_0 ~ N(0, 1) and δ ~ N(0, .5²) together.
         self::assertEqualsWithDelta(sqrt(1.25), $scale->deviation, 0.15);
+    }
+
+    /** @return list<list<float>> a spread of ability, and how many have answered */
+    public static function spreads(): array
+    {
+        return [[0.6], [0.8], [1.6]];
+    }
+
+    #[DataProvider('spreads')]
+    public function test_difficulties_are_on_the_scale_of_the_spread_and_the_author_cannot_stretch_it(
+        float $deviation,
+    ): void {
+        $simulator = new Simulator("spread {$deviation}");
+        $looks = $b = [];
+        for ($person = 0; $person < 1200; $person++) {
+            $theta = $deviation * $simulator->chance->normal();
+            for ($item = 0; $item < 20; $item++) {
+                $b[$item] = -1.9 + 0.2 * $item;
+                $right = $simulator->chance->happens(1 / (1 + exp($b[$item] - $theta)));
+                $looks[] = new Look(person: $person, item: $item, credit: (float) $right, ms: 30_000);
+            }
+        }
+        $scale = CohortScale::of($looks, array_fill(0, 20, 0.0), $b);
+        self::assertEqualsWithDelta($deviation, $scale?->deviation, 0.08);
+        foreach ($b as $item => $true) {
+            self::assertEqualsWithDelta($true, $scale?->b[$item], 0.25);
+        }
+    }
+
+    public function test_an_item_that_one_has_answered_stands_by_the_one_that_nobody_has(): void
+    {
+        $simulator = new Simulator('few');
+        $looks = [];
+        for ($person = 0; $person < 300; $person++) {
+            $theta = 0.7 * $simulator->chance->normal();
+            for ($item = 0; $item < 12; $item++) {
+                $right = $simulator->chance->happens(1 / (1 + exp(($item - 6) / 4 - $theta)));
+                $looks[] = new Look(person: $person, item: $item, credit: (float) $right, ms: 30_000);
+            }
+        }
+        $author = array_map(fn (int $item): float => ($item - 6) / 4, range(0, 11)) + [12 => 1.0];
+        foreach ([0.0, 1.0] as $credit) {
+            $one = [...$looks, new Look(person: 0, item: 12, credit: $credit, ms: 30_000)];
+            $b = CohortScale::of($one, array_fill(0, 13, 0.0), $author)?->b[12];
+            // A label of 1 is the limit of few answers; a single one moves it by less than one over its information.
+            self::assertEqualsWithDelta(1.0, $b, 0.8 * ($credit === 1.0 ? 1 : 0.5));
+            self::assertNotEqualsWithDelta(1.0, $b, 0.05);
+        }
     }
 
     public function test_rapid_guesses_and_items_that_are_gone_tell_nothing(): void

@@ -77,6 +77,17 @@ final class CohortTest extends TestCase
         self::assertSame([2, 1, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 2], $cohort->distribution());
     }
 
+    public function test_a_score_belongs_to_the_step_that_it_has_reached(): void
+    {
+        $scores = [0.0499, 0.0501, 0.0999, 0.1499];
+        $cohort = Cohort::of(array_map(
+            fn (int $i, float $score): ComparedSitting => new ComparedSitting($i, 1, score: $score, answered: 1.0),
+            array_keys($scores),
+            $scores,
+        ));
+        self::assertSame([1, 2, 1, 0], array_slice($cohort->distribution(), 0, 4));
+    }
+
     public function test_the_same_seed_gives_the_same_cohort(): void
     {
         $run = function (string $seed): array {

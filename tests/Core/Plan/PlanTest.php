@@ -48,6 +48,26 @@ final class PlanTest extends TestCase
         self::assertSame($day - $weekday + 1, Hours::monday($day));
     }
 
+    #[TestWith([0])]
+    #[TestWith([-1])]
+    #[TestWith([-400])]
+    public function test_from_the_day_of_the_exam_on_nothing_is_planned_and_nothing_missing(int $in): void
+    {
+        $plan = Plan::of(
+            today: self::MONDAY,
+            examDay: self::MONDAY + $in,
+            hours: self::hours(),
+            topics: self::topics(),
+            due: [self::MONDAY - 1 => 12],
+            rehearsal: new Rehearsal(questions: 60, ms: 90 * 60_000),
+        );
+        self::assertSame([], $plan->weeks);
+        self::assertSame([0, 0, 0, true], [
+            $plan->missingMs, $plan->leftOutRevisits, $plan->leftOutRehearsals, $plan->fits(),
+        ]);
+        self::assertSame([0], array_values(array_unique($plan->leftOut)));
+    }
+
     public function test_weeks_run_from_monday_to_sunday_and_end_before_the_exam(): void
     {
         // From Wednesday to the day before a Tuesday, two weeks on.

@@ -229,6 +229,39 @@ final class MasteryTest extends TestCase
         }
     }
 
+    public function test_questions_that_everybody_gets_right_tell_nothing_and_stop_nothing(): void
+    {
+        $far = fn (float $x): Response => new Response(topic: 0, b: -60.0, c: 0.0, x: $x);
+        $without = (new AbilityEstimator())->estimate([new Response(topic: 0, b: 0, c: 0, x: 1)], 1);
+        $with = (new AbilityEstimator())->estimate([new Response(topic: 0, b: 0, c: 0, x: 1), $far(1.0)], 1);
+        self::assertEqualsWithDelta($without->theta, $with->theta, 1e-9);
+        self::assertTrue(is_finite((new AbilityEstimator())->estimate([$far(0.0), $far(0.5)], 1)->theta[0]));
+    }
+
+    /** The highest point, climbed to by halving steps in the test itself. */
+    public function test_all_wrong_with_luck_in_it_arrives_at_the_highest_point(): void
+    {
+        $responses = array_map(
+            fn (int $i): Response => new Response(topic: 0, b: ($i % 21 - 10) / 5, c: 0.25, x: 0.0),
+            range(0, 2999),
+        );
+        $height = function (float $common, float $delta) use ($responses): float {
+            $sum = -$common ** 2 / 2 - $delta ** 2 / (2 * 0.25);
+            foreach ($responses as $one) {
+                $sum += log(1 - 0.25 - 0.75 / (1 + exp($one->b - $common - $delta)));
+            }
+
+            return $sum;
+        };
+        $theta = (new AbilityEstimator())->estimate($responses, 1)->theta[0];
+        // θ = θ_0 + δ under priors of variance 1 and ¼: four fifths of it are θ_0.
+        $at = $height(0.8 * $theta, 0.2 * $theta);
+        foreach ([0.001, -0.001] as $step) {
+            self::assertLessThan($at, $height(0.8 * $theta + $step, 0.2 * $theta));
+            self::assertLessThan($at, $height(0.8 * $theta, 0.2 * $theta + $step));
+        }
+    }
+
     public function test_only_a_first_look_or_one_after_thirty_days_is_independent(): void
     {
         self::assertSame([0, 2], Evidence::independent([0.0, 5.0, 35.0, 64.9]));

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Progress;
 
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
 use Uplandia\Core\Progress\Trend;
 use Uplandia\Core\Statistics\Lowess;
 
@@ -33,6 +35,40 @@ final class TrendTest extends TestCase
         $same = Lowess::smooth([1.0, 1.0, 1.0, 1.0], [0.0, 1.0, 0.0, 1.0]);
         self::assertEqualsWithDelta([0.5, 0.5, 0.5, 0.5], $same, 1e-9);
         self::assertSame([0.2, 0.9], Lowess::smooth([0.0, 1.0], [0.2, 0.9]));
+    }
+
+    /** Speeds and stopping distances of 1920s cars (Ezekiel 1930), and the line that is published through them. */
+    public function test_the_published_line_comes_out(): void
+    {
+        $x = [
+            4, 4, 7, 7, 8, 9, 10, 10, 10, 11, 11, 12, 12, 12, 12, 13, 13, 13, 13, 14, 14, 14, 14, 15, 15, 15, 16, 16,
+            17, 17, 17, 18, 18, 18, 18, 19, 19, 19, 20, 20, 20, 20, 20, 22, 23, 24, 24, 24, 24, 25,
+        ];
+        $y = [
+            2, 10, 4, 22, 16, 10, 18, 26, 34, 17, 28, 14, 20, 24, 28, 26, 34, 34, 46, 26, 36, 60, 80, 20, 26, 54, 32,
+            40, 32, 40, 50, 42, 56, 76, 84, 36, 46, 68, 32, 48, 52, 56, 64, 66, 54, 70, 92, 93, 120, 85,
+        ];
+        $smooth = Lowess::smooth(array_map(floatval(...), $x), array_map(floatval(...), $y));
+        $published = [0 => 4.965459, 2 => 13.124495, 4 => 15.858633, 5 => 18.579691, 6 => 21.280313, 9 => 24.129277];
+        foreach ($published as $i => $value) {
+            self::assertEqualsWithDelta($value, $smooth[$i], 5e-7);
+        }
+    }
+
+    public function test_the_line_does_not_change_with_the_day_from_which_days_are_counted(): void
+    {
+        $random = new Randomizer(new Xoshiro256StarStar(11));
+        for ($case = 0; $case < 300; $case++) {
+            $x = $y = [];
+            $at = 0.0;
+            for ($i = 5 + $case % 3; $i > 0; $i--) {
+                $x[] = $at += $random->getInt(1, 20_000) / 1000;
+                $y[] = $random->getInt(0, 60) / 60;
+            }
+            $later = array_map(fn (float $one): float => $one + 20_600.3, $x);
+            $line = Lowess::smooth($x, $y);
+            self::assertEqualsWithDelta($line, Lowess::smooth($later, $y), 1e-6, "seed 11, case {$case}");
+        }
     }
 
     public function test_one_odd_point_does_not_bend_it(): void

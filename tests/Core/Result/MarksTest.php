@@ -213,6 +213,21 @@ final class MarksTest extends TestCase
         self::assertEqualsWithDelta($p, Normal::cdf($x), 1e-13);
     }
 
+    /** The tails to twelve digits, on both sides of where one formula takes over from the other. */
+    #[TestWith([-2.9, 1.8658133003840378e-3])]
+    #[TestWith([-3.0, 1.3498980316300946e-3])]
+    #[TestWith([-3.1, 9.676032132183563e-4])]
+    #[TestWith([-3.5, 2.3262907903552504e-4])]
+    #[TestWith([-5.0, 2.866515718791939e-7])]
+    #[TestWith([-8.0, 6.220960574271785e-16])]
+    #[TestWith([-20.0, 2.7536241186062337e-89])]
+    public function test_the_tails_of_the_normal_distribution(float $x, float $p): void
+    {
+        self::assertEqualsWithDelta(1.0, Normal::cdf($x) / $p, 1e-12);
+        self::assertSame(1.0, Normal::cdf(39.0));
+        self::assertSame(0.0, Normal::cdf(-39.0));
+    }
+
     public function test_schemes_that_make_no_sense_are_refused(): void
     {
         $bad = [

@@ -248,6 +248,19 @@ final class ResultTest extends TestCase
         self::assertStringStartsWith("\u{2212}25 %. This is early", Headline::of($answers, BigRational::of('0.65'))->opening);
     }
 
+    public function test_three_in_a_hundred_over_the_cut_are_above_it_and_less_is_on_it(): void
+    {
+        // 17 of 25 are .68.
+        $opening = fn (string $cut): string => Headline::of(
+            $this->answers(str_repeat('r', 17).str_repeat('m', 8)),
+            BigRational::of($cut),
+        )->opening;
+        self::assertSame('68 %, above the cut.', $opening('0.6499'));
+        self::assertSame('68 %, on the cut: on another day it could go either way.', $opening('0.6501'));
+        self::assertSame('68 %, on the cut: on another day it could go either way.', $opening('0.68'));
+        self::assertSame('68.0 %, not far below the cut.', $opening('0.6801'));
+    }
+
     public function test_ten_questions_are_no_short_test(): void
     {
         $cut = BigRational::of('1/2');

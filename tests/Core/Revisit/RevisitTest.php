@@ -54,6 +54,10 @@ final class RevisitTest extends TestCase
         self::assertSame(1, Scheduler::interval(new Memory(0.2, 2)));
         self::assertSame(9, Scheduler::interval(new Memory(13.83, 2), 10));
         self::assertSame(1, Scheduler::interval(new Memory(13.83, 2), 1));
+        // As the published algorithm has it, nothing waits longer than a hundred years.
+        self::assertSame(36_500, Scheduler::interval(new Memory(36_500.4, 2)));
+        self::assertSame(36_500, Scheduler::interval(new Memory(1e9, 2)));
+        self::assertSame(36_500, Scheduler::interval(new Memory(1e30, 2)));
     }
 
     public function test_memory_stays_within_bounds_through_any_history(): void

@@ -653,6 +653,31 @@ final class FoldTest extends TestCase
         }
     }
 
+    public function test_a_moment_that_is_forged_to_lie_before_what_is_known_adds_no_time(): void
+    {
+        $shown = fn (int $position, int $at, int $madeAt): Event => new Event(
+            id: "s{$at}",
+            seq: $at + 1,
+            kind: EventKind::Shown,
+            at: $at * 1000,
+            madeAt: $madeAt * 1000,
+            position: $position,
+        );
+        $state = $this->fold($this->terms(), [$shown(0, 0, 0), $shown(1, 10, 10), $shown(0, 20, 0)], 30);
+        // The question before had its time until what is known of it, and no second twice.
+        self::assertSame([30_000, 0], array_slice(array_column($state->questions, 'activeMs'), 0, 2));
+        self::assertSame(30_000, $state->activeMs);
+    }
+
+    public function test_planned_time_is_rounded_half_up(): void
+    {
+        self::assertSame(1, PacePlan::of(time: 1, reading: 0, reserve: 0, marks: 2)->timeFor(1));
+        self::assertSame([33, 67], array_map(
+            PacePlan::of(time: 100, reading: 0, reserve: 0, marks: 3)->timeFor(...),
+            [1, 2],
+        ));
+    }
+
     public function test_the_pace_plan_of_the_worked_example(): void
     {
         self::assertSame(

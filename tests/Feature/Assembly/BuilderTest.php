@@ -145,6 +145,17 @@ final class BuilderTest extends TestCase
         self::assertSame($all, $count([])['available']);
     }
 
+    public function test_the_time_of_the_exam_is_rounded_up_from_what_it_is_exactly(): void
+    {
+        // As floats 1.1 times 10 is a hair more than 11.
+        self::assertSame(12, (int) ceil(10 * 1.1 + 1e-12));
+        $exam = $this->exam();
+        foreach ([['1.1', 10, 11], ['1.1', 11, 13], ['1.5', 3, 5], ['2', 7, 14]] as [$each, $questions, $minutes]) {
+            $exam->forceFill(['rules' => ['minutesPerQuestion' => $each] + $exam->rules])->save();
+            self::assertSame($minutes, TestBuilder::minutesFor($exam, $questions));
+        }
+    }
+
     public function test_marks_and_what_a_wrong_answer_costs_are_as_chosen(): void
     {
         $this->actingAs($this->candidate());

@@ -144,6 +144,11 @@ final class PlanTest extends TestCase
         DB::table('tests')->whereIn('id', DB::table('sittings')->where('id', $whole)->select('test_id'))
             ->update(['of_exam' => true]);
         self::assertSame([5, 1], [$week()['answered'], $week()['rehearsed']]);
+        // One section of it is practice like any other.
+        $section = fn (?string $code): int => DB::table('tests')->where('of_exam', true)->update(['section' => $code]);
+        $section('all');
+        self::assertSame([9, 0], [$week()['answered'], $week()['rehearsed']]);
+        $section(null);
 
         // Next week is planned anew, and nothing of this one counts, not even what was answered late on Sunday.
         $this->travelTo(Carbon::parse('2026-06-07 18:00:00'));

@@ -11,6 +11,7 @@ use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\Feature\SitsByLetters;
 use Tests\Feature\TestCase;
@@ -123,6 +124,46 @@ final class ProgressTest extends TestCase
         // What cannot be read any more is made again.
         DB::table('kept_estimates')->update(['estimates' => '{"stands":7}']);
         $this->progress()->assertJsonCount(2, 'trend');
+    }
+
+    public function test_of_each_mode_the_latest_sixty_make_the_trend(): void
+    {
+        $first = $this->sit('rrmm');
+        $sitting = (array) DB::table('sittings')->where('id', $first)->first();
+        $outcomes = DB::table('outcomes')->where('sitting_id', $first)->get()->map(fn (object $one) => (array) $one);
+        foreach (range(1, 60) as $later) {
+            $id = strtolower((string) Str::ulid());
+            $at = (int) $sitting['ended_ms'] + $later * 86_400_000;
+            DB::table('sittings')->insert(['id' => $id, 'ended_ms' => $at] + $sitting);
+            DB::table('outcomes')->insert($outcomes->map(
+                fn (array $one): array => ['sitting_id' => $id, 'settled_ms' => $at, 'first_look' => 0] + $one,
+            )->all());
+        }
+        DB::table('kept_estimates')->increment('evidence');
+        $trend = $this->progress()->json('trend');
+        self::assertCount(60, $trend);
+        self::assertNotContains($first, array_column($trend, 'sitting'));
+    }
+
+    public function test_marks_that_are_needed_are_worked_out_exactly(): void
+    {
+        // As floats .07 times 100 is a hair more than 7.
+        self::assertGreaterThan(7.0, 0.07 * 100);
+        $exam = $this->exam();
+        $exam->forceFill(['rules' => [
+            'cut' => '0.07',
+            'minutes' => 60,
+            'scale' => ['low' => 0, 'high' => 100, 'cut' => 50],
+            'sections' => [['code' => 'all', 'name' => 'All', 'questions' => 100]],
+        ] + $exam->rules])->save();
+        foreach (['rrrrmmmmmmmm', 'rrrrrmmmmmmm', 'rrrrrrrmmmmm', 'rrrrrrrrrrrm'] as $letters) {
+            $this->sit($letters);
+            $this->travel(31)->days();
+        }
+        self::assertSame([100, 7], array_values(array_intersect_key(
+            $this->progress()->json('outlook'),
+            ['questions' => 0, 'needed' => 0],
+        )));
     }
 
     public function test_whoever_has_very_many_answers_waits_for_nothing(): void
