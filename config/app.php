@@ -25,8 +25,10 @@ return [
     'demo' => (bool) env('UPLANDIA_DEMO', false),
     // How many days ahead of the machine's its clock goes; in the demo only, for trying what tomorrow brings.
     'days_ahead' => (int) env('UPLANDIA_DAYS_AHEAD', 0),
-    // How often one machine may try a door (sign in, register, reset); a sixth of it for one account.
-    'doors_per_minute' => (int) env('UPLANDIA_DOORS_PER_MINUTE', 60),
+    // How often one machine may try a door (sign in, register, reset): a course behind one address is many people.
+    'doors_per_minute' => (int) env('UPLANDIA_DOORS_PER_MINUTE', 600),
+    // Letters to one address that somebody asks for.
+    'letters_per_hour' => (int) env('UPLANDIA_LETTERS_PER_HOUR', 6),
     // How often one person may ask for anything.
     'requests_per_minute' => (int) env('UPLANDIA_REQUESTS_PER_MINUTE', 600),
     // Bare routes to measure others against; on in benches only.

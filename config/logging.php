@@ -13,11 +13,12 @@ return [
         'file' => [
             'driver' => 'single',
             'path' => storage_path('logs/uplandia.log'),
+            'permission' => 0600,
             'level' => env('LOG_LEVEL', 'info'),
             'formatter' => JsonFormatter::class,
         ],
         // The stand-in for a mail service: "forgot my password" letters are written here.
-        'mail' => ['driver' => 'single', 'path' => storage_path('logs/mail.log'), 'level' => 'debug'],
+        'mail' => ['driver' => 'single', 'path' => storage_path('logs/mail.log'), 'level' => 'debug', 'permission' => 0600],
         'null' => ['driver' => 'monolog', 'handler' => Monolog\Handler\NullHandler::class],
     ],
 ];

@@ -57,9 +57,9 @@ Route::prefix('api')->group(function (): void {
     Route::middleware('throttle:doors')->group(function (): void {
         Route::post('session', [SessionController::class, 'store']);
         Route::post('session/demo', [SessionController::class, 'demo']);
-        Route::post('account', [AccountController::class, 'store']);
+        Route::post('account', [AccountController::class, 'store'])->middleware('throttle:letters');
         Route::post('account/confirm', [AccountController::class, 'confirm']);
-        Route::post('password/forgot', [AccountController::class, 'forgot']);
+        Route::post('password/forgot', [AccountController::class, 'forgot'])->middleware('throttle:letters');
         Route::post('password/reset', [AccountController::class, 'reset']);
     });
 

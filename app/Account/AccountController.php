@@ -14,7 +14,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\Password;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Timebox;
 use Psr\Clock\ClockInterface;
 
@@ -23,7 +23,8 @@ final readonly class AccountController
     public function __construct(
         private ClockInterface $clock,
         private Timebox $timebox,
-        private Letters $letters,
+        private EndedLinks $ended,
+        private ResetLinks $resets,
         private Leaving $leaving,
     ) {
     }
@@ -31,18 +32,10 @@ final readonly class AccountController
     #[Post('/api/account', 'Ask for an account', takes: RegisterRequest::class)]
     public function store(RegisterRequest $request): Response
     {
-        $newcomer = Newcomer::asking(
+        $this->later(new SendWelcome(
             name: $request->string('name')->value(),
             email: $request->string('email')->value(),
-            now: Moment::now($this->clock),
-        );
-        // Answer and time are the same whether the address is known or not: the letter alone tells, to its owner.
-        $this->timebox->call(
-            fn () => User::query()->where('email', $newcomer->email)->exists()
-                ? $this->letters->alreadyKnown($newcomer->email)
-                : $this->letters->welcome($newcomer),
-            (int) config('auth.timebox_duration'),
-        );
+        ));
 
         return response()->noContent();
     }
@@ -60,11 +53,17 @@ final readonly class AccountController
     {
         $newcomer = Newcomer::of($request->string('token')->value(), Moment::now($this->clock));
         try {
-            $user = User::query()->create([
-                'name' => $newcomer->name,
-                'email' => $newcomer->email,
-                'password' => $request->string('password')->value(),
-            ]);
+            $user = DB::transaction(function () use ($newcomer, $request): User {
+                // Once, and none that was asked for before: a deleted account is not made again by an old letter.
+                $this->ended->refuse($newcomer);
+                $this->ended->end($newcomer->email);
+
+                return User::query()->create([
+                    'name' => $newcomer->name,
+                    'email' => $newcomer->email,
+                    'password' => $request->string('password')->value(),
+                ]);
+            });
         } catch (UniqueConstraintViolationException) {
             throw Newcomer::stale();
         }
@@ -94,8 +93,11 @@ final readonly class AccountController
     {
         $user = $this->user($request);
         self::refuseShared($user);
-        // AuthenticateSession signs every other device out once the hash changes.
-        $user->update(['password' => $request->string('password')->value()]);
+        // AuthenticateSession signs every other device out once the hash changes; open links end with it.
+        DB::transaction(function () use ($user, $request): void {
+            $user->update(['password' => $request->string('password')->value()]);
+            DB::table('password_reset_tokens')->where('email', $user->email)->delete();
+        });
         Auth::login($user);
         $request->session()->regenerate();
 
@@ -108,6 +110,7 @@ final readonly class AccountController
         $user = $this->user($request);
         self::refuseShared($user);
         Auth::guard('web')->logout();
+        $this->ended->end($user->email);
         $this->leaving->of($user);
         $request->session()->invalidate();
         $request->session()->regenerateToken();
@@ -118,8 +121,7 @@ final readonly class AccountController
     #[Post('/api/password/forgot', 'Ask for a new password', takes: ForgotRequest::class)]
     public function forgot(ForgotRequest $request): Response
     {
-        // The answer is the same whether the address is known or not.
-        Password::sendResetLink($request->safe(['email']));
+        $this->later(new SendNewPassword($request->string('email')->value()));
 
         return response()->noContent();
     }
@@ -127,20 +129,22 @@ final readonly class AccountController
     #[Post('/api/password/reset', 'Set a new password', takes: ResetRequest::class)]
     public function reset(ResetRequest $request): Response
     {
-        $status = Password::reset($request->safe(['email', 'password', 'token']), function (
-            User $user,
-            string $password,
-        ): void {
-            $user->forceFill(['password' => $password, 'remember_token' => null])->save();
-        });
-        if ($status !== Password::PASSWORD_RESET) {
-            throw Refusal::unmet(
-                'stale_link',
-                'This link has been used or is more than an hour old. Ask for a new one.',
-            );
-        }
+        $this->timebox->call(
+            fn () => $this->resets->use(
+                email: $request->string('email')->value(),
+                token: $request->string('token')->value(),
+                password: $request->string('password')->value(),
+            ),
+            (int) config('auth.timebox_duration'),
+        );
 
         return response()->noContent();
+    }
+
+    /** Answer, time and what is done are the same whether an address is known or not, and whether letters go out. */
+    private function later(object $letter): void
+    {
+        $this->timebox->call(fn () => dispatch($letter), (int) config('auth.timebox_duration'));
     }
 
     /** The people of the demo are everybody's: what one visitor changed, the next would find. */

@@ -23,7 +23,7 @@ final class AccountRequest extends Form
     public function rules(): array
     {
         return [
-            'name' => ['required', 'string', 'max:80'],
+            'name' => ['required', 'string', 'max:80', new PersonName()],
             'extraTime' => ['required', 'in:1,1.25,1.5,2'],
         ];
     }

@@ -25,7 +25,7 @@ final class ConfirmRequest extends Form
     {
         return [
             'token' => ['required', 'string', 'max:4000'],
-            'password' => ['required', 'string', 'max:200', Password::min(10)],
+            'password' => ['required', 'string', 'max:200', Password::min(10), new UncommonPassword()],
         ];
     }
 

@@ -20,7 +20,7 @@ final class DeleteAccountRequest extends Form
     public function rules(): array
     {
         return [
-            'current_password' => ['required', 'string', 'max:500', 'current_password'],
+            'current_password' => ['required', 'string', 'max:500', new PresentPassword($this)],
         ];
     }
 

@@ -18,7 +18,7 @@ final readonly class Letters
     {
         $link = url('/welcome?'.http_build_query(['token' => $newcomer->token()]));
         $this->send($newcomer->email, 'Your account at Uplandia', <<<TEXT
-            Hello {$newcomer->name},
+            Hello,
 
             with this link you set your password, and your account is made:
 

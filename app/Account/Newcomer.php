@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\Crypt;
 /** Somebody who has asked for an account and not yet shown that the address is theirs. Nothing is stored of them. */
 final readonly class Newcomer
 {
-    private const LINK_LASTS_MS = 24 * 3600 * 1000;
+    public const LINK_LASTS_MS = 24 * 3600 * 1000;
 
     private function __construct(public string $name, public string $email, private int $until)
     {
@@ -20,6 +20,12 @@ final readonly class Newcomer
     public static function asking(string $name, string $email, int $now): self
     {
         return new self($name, $email, $now + self::LINK_LASTS_MS);
+    }
+
+    /** Unix milliseconds. */
+    public function askedAt(): int
+    {
+        return $this->until - self::LINK_LASTS_MS;
     }
 
     /** What the letter's link carries: only this server can make or read it. */

@@ -24,8 +24,8 @@ final class PasswordRequest extends Form
     public function rules(): array
     {
         return [
-            'current_password' => ['required', 'string', 'max:500', 'current_password'],
-            'password' => ['required', 'string', 'max:200', Password::min(10)],
+            'current_password' => ['required', 'string', 'max:500', new PresentPassword($this)],
+            'password' => ['required', 'string', 'max:200', Password::min(10), new UncommonPassword($this->own())],
         ];
     }
 
@@ -33,5 +33,13 @@ final class PasswordRequest extends Form
     public function messages(): array
     {
         return Wording::MESSAGES;
+    }
+
+    /** @return list<string> */
+    private function own(): array
+    {
+        $user = $this->user();
+
+        return $user instanceof User ? [$user->name, $user->email, explode('@', $user->email)[0]] : [];
     }
 }

@@ -22,7 +22,7 @@ final class RegisterRequest extends AddressForm
     public function rules(): array
     {
         return [
-            'name' => ['required', 'string', 'max:80'],
+            'name' => ['required', 'string', 'max:80', new PersonName()],
             'email' => ['required', 'string', 'email', 'max:255'],
         ];
     }

@@ -26,7 +26,7 @@ final class ResetRequest extends AddressForm
         return [
             'token' => ['required', 'string', 'max:255'],
             'email' => ['required', 'string', 'email', 'max:255'],
-            'password' => ['required', 'string', 'max:200', Password::min(10)],
+            'password' => ['required', 'string', 'max:200', Password::min(10), new UncommonPassword([$this->string('email')->value()])],
         ];
     }
 }

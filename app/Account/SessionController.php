@@ -18,7 +18,7 @@ use Psr\Clock\ClockInterface;
 
 final readonly class SessionController
 {
-    public function __construct(private ClockInterface $clock)
+    public function __construct(private SlowDown $slowDown, private ClockInterface $clock)
     {
     }
 
@@ -55,11 +55,16 @@ final readonly class SessionController
     #[Post('/api/session', 'Sign in', takes: SignInRequest::class, returns: UserView::class)]
     public function store(SignInRequest $request): JsonResponse
     {
+        [$account, $place] = [$request->string('email')->value(), (string) $request->ip()];
+        $this->slowDown->refuseTooSoon($account, $place);
         if (! Auth::attempt($request->safe(['email', 'password']), $request->boolean('remember'))) {
+            $this->slowDown->wrong($account, $place);
             throw ValidationException::withMessages([
                 'email' => 'This address and password do not belong together. Check both, or ask for a new password.',
             ]);
         }
+
+        $this->slowDown->right($account, $place);
 
         return $this->signedIn($request);
     }

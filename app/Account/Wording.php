@@ -15,7 +15,6 @@ final class Wording
         'password.required' => 'Enter your password.',
         'password.min' => 'A password needs at least 10 characters. A short sentence is easy to remember.',
         'current_password.required' => 'Enter the password you have now.',
-        'current_password.current_password' => 'This is not the password you have now.',
         'token.required' => 'This link is not complete. Ask for a new one.',
         'extraTime.in' => 'Extra time is 1, 1.25, 1.5 or 2 times the usual time.',
     ];

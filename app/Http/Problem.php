@@ -8,9 +8,11 @@ use App\Http\Contract\ProblemView;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 use Throwable;
 use Uplandia\Core\Refused;
 
@@ -30,6 +32,11 @@ final class Problem
                 'forbidden',
             ],
             $error instanceof ModelNotFoundException => [404, 'There is nothing here.', 'not_found'],
+            $error instanceof TooManyRequestsHttpException && ! $error instanceof ThrottleRequestsException => [
+                429,
+                $error->getMessage(),
+                'too_often',
+            ],
             $error instanceof HttpExceptionInterface => [
                 $error->getStatusCode(),
                 self::sentence($error->getStatusCode()),

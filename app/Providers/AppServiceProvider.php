@@ -113,23 +113,17 @@ final class AppServiceProvider extends ServiceProvider
             ),
         );
 
-        RateLimiter::for('doors', function (Request $request): array {
-            $many = (int) config('app.doors_per_minute');
-            // Guessing is slowed for each account that is guessed at, and for each machine that guesses.
+        // A whole course may stand behind one address, so what is counted by machine is generous; guessing is slowed
+        // down by App\Account\SlowDown, and letters to one address are few.
+        RateLimiter::for('doors', fn (Request $request): Limit => Limit::perMinute(
+            (int) config('app.doors_per_minute'),
+        )->by("machine:{$request->ip()}"));
+        RateLimiter::for('letters', function (Request $request): array {
             $email = $request->input('email');
-            $guessed =
-                is_string($email) && $email !== ''
-                    ? Address::of($email)
-                    : ($request->has('current_password')
-                        ? $request->user()?->getAuthIdentifier()
-                        : null);
 
-            return [
-                Limit::perMinute($many)->by('machine:'.$request->ip()),
-                ...$guessed
-                    ? [Limit::perMinute((int) ceil($many / 6))->by("account:{$guessed}|{$request->ip()}")]
-                    : [],
-            ];
+            return is_string($email) && $email !== ''
+                ? [Limit::perHour((int) config('app.letters_per_hour'))->by('letters:'.Address::of($email))]
+                : [];
         });
         RateLimiter::for(
             'api',

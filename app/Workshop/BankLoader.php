@@ -39,7 +39,7 @@ final readonly class BankLoader
 
     /**
      * @param  string  $folder  as ExamFolder reads it
-     * @return array{questions: int, changed: int}
+     * @return array{slug: string, questions: int, changed: int}
      *
      * @throws InvalidBank with every fault found; then nothing has been written
      */
@@ -62,7 +62,7 @@ final readonly class BankLoader
             $this->papers($exam, $read->papers);
             SeriesSheets::load($exam, $read->series);
 
-            return ['questions' => count($read->entries), 'changed' => $changed];
+            return ['slug' => $exam->slug, 'questions' => count($read->entries), 'changed' => $changed];
         });
     }
 
@@ -75,7 +75,10 @@ final readonly class BankLoader
                 'name' => $sheet['name'],
                 'summary' => $sheet['summary'],
                 'rules' => $sheet['rules'],
-                'position' => $sheet['position'] ?? 0,
+                // Whoever does not say stands behind the others, and keeps the place that they have.
+                'position' => $sheet['position']
+                    ?? Exam::query()->where('slug', $sheet['slug'])->value('position')
+                    ?? (int) Exam::query()->max('position') + 1,
             ],
         );
         $position = 0;

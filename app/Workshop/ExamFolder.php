@@ -82,9 +82,7 @@ final readonly class ExamFolder
                 $faults[] = $invalid->getMessage();
             }
         }
-        if ($slug === '' || ! is_array($sheet['topics'] ?? null)) {
-            $faults[] = 'exam.yaml: an exam needs a slug and topics.';
-        }
+        array_push($faults, ...ExamSheet::faults($sheet));
         $sheets = function (string $part) use ($folder, &$faults): array {
             $sheets = [];
             foreach (glob("{$folder}/{$part}/*.yaml") ?: [] as $path) {

@@ -29,6 +29,29 @@ return new class extends Migration
             $table->string('token');
             $table->timestamp('created_at')->nullable();
         });
+        // Until when links to an account that an address was sent work no more.
+        Schema::create('ended_links', function (Blueprint $table): void {
+            $table->string('print')->primary();
+            $table->unsignedBigInteger('until_ms')->index();
+        });
+        // Letters that wait to be sent, and those that could not be for a day.
+        Schema::create('jobs', function (Blueprint $table): void {
+            $table->id();
+            $table->string('queue')->index();
+            $table->longText('payload');
+            $table->unsignedTinyInteger('attempts');
+            $table->unsignedInteger('reserved_at')->nullable();
+            $table->unsignedInteger('available_at');
+            $table->unsignedInteger('created_at');
+        });
+        Schema::create('failed_jobs', function (Blueprint $table): void {
+            $table->id();
+            $table->text('connection');
+            $table->text('queue');
+            $table->longText('payload');
+            $table->longText('exception');
+            $table->timestamp('failed_at')->useCurrent();
+        });
         // One row, which whoever looks after the server has read and written.
         Schema::create('pulses', function (Blueprint $table): void {
             $table->unsignedTinyInteger('id')->primary();
@@ -38,7 +61,9 @@ return new class extends Migration
 
     public function down(): void
     {
-        Schema::dropIfExists('pulses');
+        foreach (['pulses', 'failed_jobs', 'jobs', 'ended_links'] as $table) {
+            Schema::dropIfExists($table);
+        }
         Schema::dropIfExists('password_reset_tokens');
         Schema::dropIfExists('users');
     }

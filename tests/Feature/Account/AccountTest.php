@@ -6,14 +6,19 @@ namespace Tests\Feature\Account;
 
 use App\Account\User;
 use Illuminate\Auth\Notifications\ResetPassword;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Mail\Transport\ArrayTransport;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Notification;
 use Illuminate\Support\Facades\Password;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Mailer\SentMessage;
 use Symfony\Component\Mime\Email;
@@ -153,17 +158,184 @@ final class AccountTest extends TestCase
         self::assertNotSame($before, session()->getId());
     }
 
-    public function test_the_door_is_throttled(): void
+    /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function knock(string $email, string $password, string $from = '10.0.0.1'): TestResponse
     {
-        for ($i = 0; $i < 10; $i++) {
-            $this->postJson('/api/session', [
-                'email' => 'nobody@corvane.example',
-                'password' => 'guess',
-            ])->assertStatus(422);
+        Auth::guard('web')->logout();
+
+        return $this->withServerVariables(['REMOTE_ADDR' => $from])
+            ->postJson('/api/session', ['email' => $email, 'password' => $password]);
+    }
+
+    public function test_whoever_guesses_waits_ever_longer_and_a_right_password_is_never_shut_out(): void
+    {
+        $this->travelTo(Carbon::parse('2026-06-01 09:00:00'));
+        $user = $this->candidate();
+        foreach ([$user->email, 'nobody@corvane.example'] as $email) {
+            for ($i = 0; $i < 5; $i++) {
+                $this->knock($email, 'guess')->assertStatus(422);
+            }
+            $this->knock($email, 'guess')->assertStatus(429)->assertHeader('Retry-After', '1')
+                ->assertJsonPath('reason', 'too_often');
         }
-        $this->postJson('/api/session', ['email' => 'nobody@corvane.example', 'password' => 'guess'])
-            ->assertStatus(429)
-            ->assertJsonPath('message', 'That was too often. Wait a minute and try again.');
+        $waits = [];
+        for ($i = 0; $i < 12; $i++) {
+            $wait = (int) $this->knock($user->email, 'guess')->assertStatus(429)->headers->get('Retry-After');
+            $waits[] = $wait;
+            $this->travel($wait)->seconds();
+            $this->knock($user->email, 'guess')->assertStatus(422);
+        }
+        self::assertSame([1, 2, 4, 8, 16, 32, 64, 128, 256, 512, 900, 900], $waits);
+        // Waiting is enough, however often one was wrong; and then all is forgotten.
+        $this->travel(900)->seconds();
+        $this->knock($user->email, 'a long walk uphill')->assertOk();
+        $this->knock($user->email, 'guess')->assertStatus(422);
+        $this->knock($user->email, 'a long walk uphill')->assertOk();
+    }
+
+    public function test_many_places_that_guess_keep_out_nobody_who_knows_the_password(): void
+    {
+        $this->travelTo(Carbon::parse('2026-06-01 09:00:00'));
+        $user = $this->candidate();
+        for ($i = 0; $i < 40; $i++) {
+            $this->knock($user->email, 'guess', "10.0.1.{$i}")->assertStatus(422);
+        }
+        // A place that has guessed once waits for the others too, a minute at the most.
+        $this->knock($user->email, 'guess', '10.0.1.7')->assertStatus(429)->assertHeader('Retry-After', '60');
+        $this->knock($user->email, 'a long walk uphill', '10.0.9.9')->assertOk();
+        // Others behind the same address come in meanwhile.
+        $other = $this->candidate();
+        $this->knock($other->email, 'a long walk uphill', '10.0.1.7')->assertOk();
+    }
+
+    public function test_a_whole_course_behind_one_address_comes_in(): void
+    {
+        for ($i = 0; $i < 120; $i++) {
+            $this->knock("one-{$i}@corvane.example", 'guess')->assertStatus(422);
+        }
+    }
+
+    public function test_the_present_password_is_not_guessed_either(): void
+    {
+        $this->travelTo(Carbon::parse('2026-06-01 09:00:00'));
+        $this->actingAs($this->candidate());
+        $guess = fn (): TestResponse => $this->deleteJson('/api/account', ['current_password' => 'guess']);
+        for ($i = 0; $i < 5; $i++) {
+            $guess()->assertStatus(422);
+        }
+        $guess()->assertStatus(429);
+    }
+
+    public function test_a_name_is_one_line_and_no_address(): void
+    {
+        $asks = fn (string $name): TestResponse => $this->postJson('/api/account', [
+            'name' => $name,
+            'email' => 'fern@corvane.example',
+        ]);
+        foreach (["Fern\nTolley", "Fern\r\n\r\nPay here", "Fern\u{2028}Tolley", "Fern\u{202e}yellot"] as $name) {
+            $asks($name)->assertStatus(422)->assertJsonPath('message', 'A name is one line of letters.');
+        }
+        $addresses = ['see http://evil.example', 'www.evil', 'fern@evil.example', 'evil.example/x', '<b>Fern</b>'];
+        foreach ($addresses as $name) {
+            $asks($name)->assertStatus(422)
+                ->assertJsonPath('message', 'A name holds no address: leave out links and mail addresses.');
+        }
+        foreach (["Fern O'Tolley-Müller", 'Dr. Fern T. 2nd', '木村 花'] as $name) {
+            $asks($name)->assertNoContent();
+        }
+        // And the letter names nobody: who asked may be anybody.
+        self::assertStringNotContainsString('Fern', $this->letterTo('fern@corvane.example'));
+        $this->actingAs($this->candidate());
+        $this->putJson('/api/account', ['name' => "a\nb", 'extraTime' => '1'])->assertStatus(422);
+    }
+
+    public function test_what_is_tried_first_is_no_password(): void
+    {
+        $this->actingAs($user = $this->candidate());
+        $sets = fn (string $password): TestResponse => $this->putJson('/api/account/password', [
+            'current_password' => 'a long walk uphill',
+            'password' => $password,
+        ]);
+        $triedFirst = [
+            'password12', 'P@ssw0rd2026!', 'aaaaaaaaaaaa', 'abcabcabcabc', '1234567890', 'qwertyuiop', 'sunshine99',
+            $user->email,
+        ];
+        foreach ($triedFirst as $tried) {
+            $sets($tried)->assertStatus(422);
+        }
+        $sets('three sheep on a ridge')->assertNoContent();
+    }
+
+    public function test_a_link_is_used_once_and_ends_with_a_new_password(): void
+    {
+        $user = $this->candidate();
+        $token = Password::broker()->createToken($user);
+        $fields = ['token' => $token, 'email' => $user->email, 'password' => 'a brand new one'];
+        // Somebody else was quicker between the look and the lock.
+        DB::listen(function (QueryExecuted $query): void {
+            if (str_contains($query->sql, 'select * from "password_reset')) {
+                DB::connection()->getPdo()->exec("update password_reset_tokens set token = 'other'");
+            }
+        });
+        $this->postJson('/api/password/reset', $fields)->assertStatus(422)->assertJsonPath('reason', 'stale_link');
+        self::assertTrue(Hash::check('a long walk uphill', $user->refresh()->password));
+        Event::forget(QueryExecuted::class);
+
+        $fields['token'] = Password::broker()->createToken($user);
+        $this->actingAs($user);
+        $this->putJson('/api/account/password', [
+            'current_password' => 'a long walk uphill',
+            'password' => 'three sheep on a ridge',
+        ])->assertNoContent();
+        $this->flushSession();
+        $this->postJson('/api/password/reset', $fields)->assertStatus(422)->assertJsonPath('reason', 'stale_link');
+    }
+
+    public function test_a_used_welcome_makes_no_deleted_account_again_nor_does_an_older_one(): void
+    {
+        $asks = function (): string {
+            $this->postJson('/api/account', ['name' => 'Fern', 'email' => 'fern@corvane.example'])->assertNoContent();
+
+            return self::token($this->letterTo('fern@corvane.example'));
+        };
+        $older = $asks();
+        $this->travel(1)->seconds();
+        $used = $asks();
+        $makes = fn (string $token): TestResponse => $this->postJson(
+            '/api/account/confirm',
+            ['token' => $token, 'password' => 'over the saddle'],
+        );
+        $makes($used)->assertCreated();
+        $this->travel(1)->seconds();
+        $this->deleteJson('/api/account', ['current_password' => 'over the saddle'])->assertNoContent();
+        foreach ([$used, $older] as $token) {
+            $makes($token)->assertStatus(422)->assertJsonPath('reason', 'stale_link');
+        }
+        $this->travel(1)->seconds();
+        $makes($asks())->assertCreated();
+    }
+
+    public function test_doors_answer_alike_while_letters_cannot_be_sent_and_send_them_later(): void
+    {
+        config(['queue.default' => 'database', 'mail.default' => 'smtp', 'mail.mailers.smtp.port' => 1]);
+        $user = $this->candidate();
+        foreach ([$user->email, 'nobody@corvane.example'] as $email) {
+            $this->postJson('/api/password/forgot', ['email' => $email])->assertNoContent();
+            $this->postJson('/api/account', ['name' => 'Fern', 'email' => $email])->assertNoContent();
+        }
+        self::assertSame(4, DB::table('jobs')->count());
+        Artisan::call('queue:work', ['--stop-when-empty' => true, '--sleep' => 0]);
+        // One had nothing to send; the others wait for their next try.
+        self::assertSame([3, 0], [DB::table('jobs')->count(), DB::table('failed_jobs')->count()]);
+        config(['mail.default' => 'array']);
+        Mail::purge('smtp');
+        $this->travel(10)->minutes();
+        Artisan::call('queue:work', ['--stop-when-empty' => true, '--sleep' => 0]);
+        self::assertSame(0, DB::table('jobs')->count());
+        $letters = $this->lettersTo($user->email);
+        self::assertCount(2, $letters);
+        self::assertStringContainsString('/new-password?token=', implode($letters));
+        self::assertStringContainsString('/welcome?token=', $this->letterTo('nobody@corvane.example'));
     }
 
     public function test_a_forgotten_password_can_be_set_anew_once(): void
@@ -325,12 +497,20 @@ final class AccountTest extends TestCase
     /** The text of the last letter to an address. */
     private function letterTo(string $address): string
     {
+        $letters = $this->lettersTo($address);
+
+        return $letters === [] ? '' : $letters[count($letters) - 1];
+    }
+
+    /** @return list<string> */
+    private function lettersTo(string $address): array
+    {
         $transport = Mail::getSymfonyTransport();
         assert($transport instanceof ArrayTransport);
         $letters = $transport->messages()->map(fn (SentMessage $sent) => $sent->getOriginalMessage());
         $own = $letters->filter(fn (Email $letter): bool => $letter->getTo()[0]->getAddress() === $address);
 
-        return (string) $own->last()?->getTextBody();
+        return array_values($own->map(fn (Email $letter): string => (string) $letter->getTextBody())->all());
     }
 
     private static function token(string $letter): string
