@@ -28,7 +28,7 @@ return [
     // How often one machine may try a door (sign in, register, reset): a course behind one address is many people.
     'doors_per_minute' => (int) env('UPLANDIA_DOORS_PER_MINUTE', 600),
     // Letters to one address that somebody asks for.
-    'letters_per_hour' => (int) env('UPLANDIA_LETTERS_PER_HOUR', 6),
+    'letters_per_hour' => (int) env('UPLANDIA_LETTERS_PER_HOUR', 12),
     // How often one person may ask for anything.
     'requests_per_minute' => (int) env('UPLANDIA_REQUESTS_PER_MINUTE', 600),
     // Bare routes to measure others against; on in benches only.

@@ -38,12 +38,20 @@ final readonly class Closing
      * only then is not taken, and the answer says so.
      *
      * @param  list<Event>  $events
+     * @param  int  $after  the highest sequence that the page knows to be held here
      * @return array<string, string> event id => why it does not count
      *
      * @throws Refusal
      */
-    public function handIn(Sitting $sitting, string $tab, array $events, Awake $awake): array
-    {
+    public function handIn(
+        Sitting $sitting,
+        string $tab,
+        array $events,
+        Awake $awake,
+        int $after = 0,
+    ): array {
+        $this->recorder->refuseGap($sitting, $after);
+
         return $this->close(sitting: $sitting, tab: $tab, events: $events, awake: $awake, why: null);
     }
 

@@ -49,6 +49,12 @@ use Uplandia\Core\Sitting\EventKind;
                 description: 'Since when the page has been awake without a gap. Null: it slept, and asks what time it is.',
             ),
             new OA\Property(
+                property: 'after',
+                type: 'integer',
+                nullable: true,
+                description: 'The highest sequence that the server has said it holds: nothing is taken over a gap.',
+            ),
+            new OA\Property(
                 property: 'awake',
                 type: 'array',
                 items: new OA\Items(type: 'array', items: new OA\Items(type: 'integer')),
@@ -69,6 +75,7 @@ final class EventsRequest extends Form
     {
         return [
             'tab' => ['required', 'string', 'max:64'],
+            'after' => ['nullable', 'integer', 'min:0', 'max:100000000'],
             'awakeSince' => ['nullable', 'integer', 'min:0'],
             'awake' => ['array', 'max:500', AwakeSpells::areSound(...)],
             'events' => ['present', 'array', 'max:500', SentEvents::areSound(...)],
@@ -85,6 +92,12 @@ final class EventsRequest extends Form
     public function events(int $at): array
     {
         return SentEvents::of($this->input('events'), $at);
+    }
+
+    /** The highest sequence that the page knows the server to hold. */
+    public function heldUpTo(): int
+    {
+        return $this->integer('after');
     }
 
     public function awake(): Awake

@@ -33,11 +33,19 @@ final readonly class Recorder
      * Records events from the tab that holds the pen.
      *
      * @param  list<Event>  $events
+     * @param  int  $after  the highest sequence that the page knows to be held here
      *
      * @throws Refusal
      */
-    public function record(Sitting $sitting, string $tab, array $events, Awake $awake): Recorded
-    {
+    public function record(
+        Sitting $sitting,
+        string $tab,
+        array $events,
+        Awake $awake,
+        int $after = 0,
+    ): Recorded {
+        $this->refuseGap($sitting, $after);
+
         return $this->desk->writeSoon(
             $sitting,
             fn (Sitting $sitting, int $now): Closure => $this->prepare(
@@ -118,6 +126,17 @@ final readonly class Recorder
 
             return new Recorded($state, self::refusedOf($events, $state, $refused), $sitting->last_seq);
         };
+    }
+
+    /** @throws Refusal where something that was acknowledged is missing: the server was put back */
+    public function refuseGap(Sitting $sitting, int $after): void
+    {
+        if ($after > $sitting->last_seq && ! $sitting->isHandedIn()) {
+            throw Refusal::conflict(
+                'behind',
+                'The server was put back to an earlier state. What this page has saved since then is sent again.',
+            );
+        }
     }
 
     /** @throws Refusal */

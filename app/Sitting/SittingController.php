@@ -100,6 +100,7 @@ final readonly class SittingController
             tab: $request->string('tab')->value(),
             events: $events,
             awake: $request->awake(),
+            after: $request->heldUpTo(),
         );
         $touched = array_filter(array_map(fn (Event $event): ?int => $event->position, $events), is_int(...));
         $positions = array_values(array_unique($touched));
@@ -126,6 +127,7 @@ final readonly class SittingController
             tab: $request->string('tab')->value(),
             events: $request->events($this->desk->nowFor($sitting)),
             awake: $request->awake(),
+            after: $request->heldUpTo(),
         );
 
         return new JsonResponse(new HandedInView($sitting->id, (object) $refused));

@@ -30,7 +30,7 @@ final class Lowess
     public static function smooth(array $x, array $y, float $span = self::SPAN): array
     {
         $n = count($x);
-        if ($n < 3) {
+        if ($n < 3 || $y === []) {
             return $y;
         }
         $near = max(2, min($n, (int) floor($span * $n + 1e-9)));

@@ -82,11 +82,11 @@ test('the browser’s own database keeps them for the next page, each person’s
   for (const each of [one, two, three]) mine.put(each);
   await mine.settled();
   const next = new Queue(new BrowserStorage(), 'me/s');
-  await next.load();
+  await next.load(0);
   expect(next.all).toEqual([one, two, three]);
   for (const other of ['you/s', 'me/t']) {
     const queue = new Queue(storage, other);
-    await queue.load();
+    await queue.load(0);
     expect(queue.all).toEqual([]);
   }
   next.acknowledge([one.id, 'unknown']);
@@ -115,4 +115,34 @@ test('a storage that fails is noticed, and one that works again too', async () =
   queue.put(event('shown', 1));
   await queue.settled();
   expect(queue.isKept).toBe(true);
+});
+
+test('what was acknowledged is kept, sent again when the server lost it, and goes with the sitting', async () => {
+  const storage = new ToyStorage();
+  const queue = new Queue(storage, 'me/s');
+  const from = seq + 1;
+  for (const position of [0, 1, 2]) queue.put(event('answered', position, 'a'));
+  const ids = queue.next().map(({ id }) => id);
+  queue.acknowledge(ids, new Set([ids[2] ?? '']));
+  await queue.settled();
+  expect(storage.kept.get('me/s')).toEqual([]);
+  expect(storage.kept.get('me/s#told')?.map((one) => one.seq - from)).toEqual([0, 1]);
+  expect(queue.again(from + 1)).toBe(false);
+  expect(queue.again(from)).toBe(true);
+  expect(queue.all.map((one) => one.seq - from)).toEqual([1]);
+  queue.acknowledge([ids[1] ?? '']);
+  // The next page knows them too, but not for ever.
+  await queue.settled();
+  const next = new Queue(storage, 'me/s');
+  await next.load(0);
+  expect(next.again(0)).toBe(true);
+  expect(next.all.map((one) => one.seq - from).sort()).toEqual([0, 1]);
+  next.acknowledge(ids);
+  await next.settled();
+  const late = new Queue(storage, 'me/s');
+  await late.load(49 * 3_600_000);
+  expect(late.again(0)).toBe(false);
+  next.forget();
+  await next.settled();
+  expect(storage.kept.get('me/s#told')).toEqual([]);
 });

@@ -619,3 +619,38 @@ test('one’s own time on a question is what the server knows and what has gone 
   await time.pass(4_000);
   expect(store.ownTime()).toBe(34_000);
 });
+
+describe('a server that was put back to an earlier state', () => {
+  const behind = refusal(409, 'behind');
+
+  test('gets again what it had acknowledged, and nothing is put over the gap', async () => {
+    const { store, server } = await openStore([state({ lastSeq: 7 }), behind, state({ lastSeq: 8 })]);
+    store.answer(0, { choice: 'a' });
+    await store.flush();
+    store.answer(1, { choice: 'b' });
+    await store.flush();
+    await settle();
+    expect(server.asked.at(-1)?.letter.after).toBe(7);
+    await store.flush();
+    const last = server.asked.filter(({ what }) => what === 'record').at(-1)?.letter;
+    expect(last?.after).toBeUndefined();
+    expect(last?.events.map(({ kind, position }) => [kind, position])).toEqual([
+      ['shown', 0],
+      ['answered', 0],
+      ['answered', 1],
+    ]);
+  });
+
+  test('is found out when the page is opened again', async () => {
+    const storage = new ToyStorage();
+    const first = made([opened({ lastSeq: 5 }), state({ lastSeq: 7 })], storage);
+    await first.store.open();
+    first.store.answer(0, { choice: 'a' });
+    await first.store.flush();
+    await settle();
+    const { store, server } = made([opened({ lastSeq: 5 })], storage);
+    await store.open();
+    await store.flush();
+    expect(server.sent('record')[0]?.map(({ kind }) => kind)).toContain('answered');
+  });
+});

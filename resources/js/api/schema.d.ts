@@ -3689,6 +3689,8 @@ export interface components {
             tab: string;
             /** @description Since when the page has been awake without a gap. Null: it slept, and asks what time it is. */
             awakeSince?: number | null;
+            /** @description The highest sequence that the server has said it holds: nothing is taken over a gap. */
+            after?: number | null;
             /** @description Spells in which pages of this device ran: from when, until when. */
             awake?: number[][];
             events: components["schemas"]["SittingEvent"][];

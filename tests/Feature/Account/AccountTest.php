@@ -228,6 +228,7 @@ final class AccountTest extends TestCase
 
     public function test_a_name_is_one_line_and_no_address(): void
     {
+        config(['app.letters_per_hour' => 100]);
         $asks = fn (string $name): TestResponse => $this->postJson('/api/account', [
             'name' => $name,
             'email' => 'fern@corvane.example',

@@ -218,8 +218,14 @@ final class ResultTest extends TestCase
         );
         $before = $this->getJson("/api/sittings/{$sitting}/questions/0")->json();
 
-        self::assertSame(['questions' => 12, 'changed' => 12], app(BankLoader::class)->load($folder));
-        self::assertSame(['questions' => 12, 'changed' => 0], app(BankLoader::class)->load($folder));
+        self::assertSame(
+            ['slug' => 'small-hills', 'questions' => 12, 'changed' => 12],
+            app(BankLoader::class)->load($folder),
+        );
+        self::assertSame(
+            ['slug' => 'small-hills', 'questions' => 12, 'changed' => 0],
+            app(BankLoader::class)->load($folder),
+        );
         self::assertSame($before, $this->getJson("/api/sittings/{$sitting}/questions/0")->json());
         self::assertSame(24, QuestionVersion::query()->count());
         $this->expectException(LogicException::class);

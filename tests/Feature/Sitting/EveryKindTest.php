@@ -447,7 +447,10 @@ final class EveryKindTest extends TestCase
             ),
         );
 
-        self::assertSame(['questions' => 15, 'changed' => 2], app(BankLoader::class)->load($folder));
+        self::assertSame(
+            ['slug' => 'kinds', 'questions' => 15, 'changed' => 2],
+            app(BankLoader::class)->load($folder),
+        );
 
         $text = fn (string $id): string => array_column($this->open($id)['units'], 'text', 'title')['A text'];
         self::assertSame('It rained. The wind turned.', $text($sitting));

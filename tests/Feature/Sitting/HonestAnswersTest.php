@@ -228,6 +228,27 @@ final class HonestAnswersTest extends TestCase
         self::assertSame([3, $before['activeMs'] + 10_000], [$later['answered'], $later['activeMs']]);
     }
 
+    public function test_nothing_is_taken_over_a_gap_that_a_restore_has_left(): void
+    {
+        $sitting = $this->build(['minutes' => 30]);
+        $this->open($sitting);
+        $first = $this->send($sitting, [$this->answer(0, 'a', 10)])->json('lastSeq');
+        // The backup is of here; what comes after it goes with the restore.
+        $second = $this->answer(1, 'a', 11);
+        $third = $this->answer(2, 'a', 12);
+        foreach (['events', 'hand-in'] as $route) {
+            $this->postJson("/api/sittings/{$sitting}/{$route}", ['tab' => 'tab-1', 'after' => 11, 'events' => [$third]])
+                ->assertStatus(409)
+                ->assertJsonPath('reason', 'behind');
+        }
+        $all = ['tab' => 'tab-1', 'events' => [$this->answer(0, 'a', 10), $second, $third]];
+        $this->postJson("/api/sittings/{$sitting}/events", $all)->assertOk()->assertJsonPath('answered', 3);
+        self::assertSame(10, $first);
+        $this->postJson("/api/sittings/{$sitting}/events", ['tab' => 'tab-1', 'after' => 12, 'events' => []])->assertOk();
+        $this->postJson("/api/sittings/{$sitting}/events", ['tab' => 'tab-1', 'after' => 'x', 'events' => []])
+            ->assertStatus(422);
+    }
+
     public function test_a_snapshot_that_does_not_read_is_thrown_away(): void
     {
         $sitting = $this->build(['minutes' => 30]);

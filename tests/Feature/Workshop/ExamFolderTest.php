@@ -13,6 +13,7 @@ use App\Workshop\ExamFolder;
 use App\Workshop\InvalidBank;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\TestCase;
 
 final class ExamFolderTest extends TestCase
@@ -70,12 +71,56 @@ final class ExamFolderTest extends TestCase
             self::fail('It was loaded.');
         } catch (InvalidBank $invalid) {
             foreach (
-                ['no picture "gone.svg"', 'A unit needs an id', 'more.yaml', '2025.yaml', 'an exam needs a slug'] as $words
+                ['no picture "gone.svg"', 'A unit needs an id', 'more.yaml', '2025.yaml', '"slug" must be'] as $words
             ) {
                 self::assertStringContainsString($words, $invalid->getMessage());
             }
         }
         self::assertSame(0, DB::table('exams')->where('name', 'Every Kind')->count());
+    }
+
+    /** @return array<string, array{string, string, string}> what stands in exam.yaml, what instead, what is said */
+    public static function sheets(): array
+    {
+        return [
+            'no time' => ['  minutesPerQuestion: "1"', '', '"rules.minutesPerQuestion" is the time of a question'],
+            'a time that is none' => ['minutesPerQuestion: "1"', 'minutesPerQuestion: soon', 'minutesPerQuestion" is'],
+            'no cut' => ['  cut: "0.5"', '', '"rules.cut" is the share that passes'],
+            'a cut in per cent' => ['cut: "0.5"', 'cut: "50"', '"rules.cut" is the share that passes'],
+            'weights' => ['weight: "60"', 'weight: "50"', 'the weights of the topics add up to 90, not to 100'],
+            'a weight that is none' => ['weight: "60"', 'weight: much', 'topic a: "weight" is its share'],
+            'no name' => ['name: Every Kind', '', '"name" is missing'],
+            'no summary' => ['summary: An exam for tests.', '', '"summary" is missing'],
+            'a place that is none' => ['slug: kinds', "slug: kinds\nposition: first", '"position" is a whole number'],
+            'a code twice' => ['code: b.two', 'code: a.one', 'two topics have the code a.one'],
+            'a subtopic without a name' => ['code: b.two, name: Two', 'code: b.two', 'topic b: it and each of its'],
+            'no scale' => ['  scale: {low: 0, high: 100, cut: 50}', '', 'The blueprint'],
+        ];
+    }
+
+    #[DataProvider('sheets')]
+    public function test_an_exam_that_some_screen_would_stumble_over_is_not_taken_in(
+        string $now,
+        string $instead,
+        string $said,
+    ): void {
+        $this->change('exam.yaml', $now, $instead);
+        try {
+            app(BankLoader::class)->load($this->folder);
+            self::fail('It was loaded.');
+        } catch (InvalidBank $invalid) {
+            self::assertStringContainsString($said, $invalid->getMessage());
+        }
+        self::assertSame(0, DB::table('exams')->count());
+    }
+
+    public function test_an_exam_that_does_not_say_its_place_stands_behind_the_others_and_keeps_it(): void
+    {
+        Exam::query()->create(['slug' => 'other', 'name' => 'O', 'summary' => 'S', 'rules' => [], 'position' => 7]);
+        foreach ([1, 2] as $again) {
+            app(BankLoader::class)->load($this->folder);
+            self::assertSame(8, (int) DB::table('exams')->where('slug', 'kinds')->value('position'), "load {$again}");
+        }
     }
 
     public function test_a_paper_that_names_an_unknown_question_takes_everything_back(): void

@@ -9,9 +9,11 @@ import { Dialog } from '../../ui/Dialog';
 import { Choice, Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
+import { count } from '../../ui/words';
 import { isOff, turn } from '../../worker/worker';
 import { OnThisDevice } from '../sitting/packs/OnThisDevice';
 import { leaveNothing } from '../sitting/packs/tidy';
+import { answersWaitingOf, throwAwayOf } from '../sitting/sync/queueStorage';
 import { ShortcutSettings } from '../sitting/ShortcutSettings';
 import { FormOf, NewPasswordField, PasswordField, Send } from './fields';
 import { useForm } from './useForm';
@@ -22,6 +24,7 @@ export function Component() {
   useTitle('Account');
   const { data } = useQuery(session);
   const navigate = useNavigate();
+  const [unsaved, setUnsaved] = useState(0);
   // Nobody else on this device is to read what was theirs.
   const forget = () => {
     rememberWho(null);
@@ -29,6 +32,7 @@ export function Component() {
   };
   const leave = () => {
     forget();
+    if (data?.user) void throwAwayOf(data.user.email);
     queries.clear();
     void navigate('/sign-in');
   };
@@ -44,10 +48,44 @@ export function Component() {
     <div className="grid gap-8">
       <div className="flex flex-wrap items-center justify-between gap-4">
         <h1 className="text-2xl font-bold">Account</h1>
-        <Button busy={signingOut.isPending} onClick={() => signingOut.mutate()}>
+        <Button
+          busy={signingOut.isPending}
+          onClick={() => {
+            void answersWaitingOf(user.email)
+              .catch(() => 0)
+              .then((waiting) => (waiting > 0 ? setUnsaved(waiting) : signingOut.mutate()));
+          }}
+        >
           Sign out
         </Button>
       </div>
+      {unsaved > 0 && (
+        <Dialog
+          title="Not everything is saved"
+          onClose={() => setUnsaved(0)}
+          actions={
+            <>
+              <Button weight="main" onClick={() => setUnsaved(0)}>
+                Stay signed in
+              </Button>
+              <Button
+                weight="quiet"
+                onClick={() => {
+                  setUnsaved(0);
+                  signingOut.mutate();
+                }}
+              >
+                Throw away and sign out
+              </Button>
+            </>
+          }
+        >
+          <p>
+            {count(unsaved, 'answer')} on this device {unsaved === 1 ? 'has' : 'have'} not reached the server. Open the
+            test once more to save {unsaved === 1 ? 'it' : 'them'}, or throw {unsaved === 1 ? 'it' : 'them'} away.
+          </p>
+        </Dialog>
+      )}
       {signingOut.isError && (
         <Notice tone="bad">
           You are still signed in, for the server must be reached to sign out. What was taken along on this device has

@@ -1,4 +1,5 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api, ask, type View } from '../../api/client';
 import { queries, session } from '../../api/queries';
@@ -12,6 +13,11 @@ export function Component() {
   useTitle('Sign in');
   const who = useQuery(session);
   const enter = useEnter();
+  const nobody = who.data?.user === null;
+  // A cookie that vanished left what was taken along: whoever comes next is not to read it.
+  useEffect(() => {
+    if (nobody) void import('../sitting/packs/tidy').then(({ nobodyHere }) => nobodyHere());
+  }, [nobody]);
   const form = useForm((body: { email: string; password: string }) => ask(api.POST('/api/session', { body })), enter);
   return (
     <Door title="Sign in" aside={<People people={who.data?.people ?? []} />}>

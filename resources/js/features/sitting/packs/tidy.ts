@@ -15,6 +15,14 @@ export async function leaveNothing(owner: string | null = null): Promise<void> {
   await Promise.all([dropPacksBut(owner), dropHandbooksBut(owner)]);
 }
 
+/**
+ * Nobody is signed in, however that came: what was taken along is nobody's to read. Answers that wait, with the times
+ * in which pages ran, are no text, and wait for whoever made them to sign in again.
+ */
+export async function nobodyHere(): Promise<void> {
+  await Promise.all([dropPacksBut(null), dropHandbooksBut(null)]);
+}
+
 /** Clears away what is over: sittings that were handed in or deleted elsewhere since they were taken along. */
 async function tidy(owner: string): Promise<void> {
   for (const { id } of await packsOf(owner)) {

@@ -43,6 +43,8 @@ export class Post {
   private isOpen = false;
   /** It goes on from what was taken along: the server has yet to open it for this name. */
   private toOpen: string | null = null;
+  /** The highest sequence that the server has said it holds. */
+  private holds = 0;
   /** The last answer to each question that was sent when all was over: why it does not count, or that it does. */
   private readonly afterwards = new Map<number, string | null>();
 
@@ -50,7 +52,7 @@ export class Post {
     private readonly queue: Queue,
     private readonly server: Server,
     private readonly time: Time,
-    private readonly letter: (events: SittingEvent[]) => View<'SittingEvents'>,
+    private readonly written: (events: SittingEvent[]) => View<'SittingEvents'>,
     private readonly told: {
       heard: (state: View<'SittingState'>) => void;
       stands: (link: Link) => void;
@@ -84,7 +86,7 @@ export class Post {
     if (!again) this.told.stands({ kind: 'opening' });
     try {
       // First what an earlier page left: if all is over, it is told of that too.
-      await this.queue.load();
+      await this.queue.load(this.time.wall());
       const opened = await this.openWith(tab, take);
       if (this.stopped) return null;
       this.isOpen = true;
@@ -101,6 +103,11 @@ export class Post {
       this.stumble(error);
       return goesOn ? packed : null;
     }
+  }
+
+  /** A letter says what the server is thought to hold, so that nothing is put over a gap. */
+  private letter(events: SittingEvent[]): View<'SittingEvents'> {
+    return { ...this.written(events), ...(this.holds > 0 && { after: this.holds }) };
   }
 
   /** Sends soon, with what else is done in this moment. */
@@ -182,6 +189,7 @@ export class Post {
     const events = this.queue.next();
     try {
       const state = await this.server.record(this.letter(events));
+      this.holds = state.lastSeq;
       this.failures = 0;
       this.acknowledge(events, state.refused);
       this.told.heard(state);
@@ -219,6 +227,7 @@ export class Post {
       this.stumble(error);
       return false;
     }
+    this.queue.forget();
     await this.queue.settled();
     this.told.stands({ kind: 'handedIn' });
     this.stop();
@@ -230,6 +239,9 @@ export class Post {
     const left = this.queue.next();
     const opened = await this.server.open(tab, take, this.told.awake(), left);
     this.acknowledge(left, opened.state.refused);
+    // It holds less than it had acknowledged: it was put back to an earlier state.
+    this.queue.again(opened.state.lastSeq);
+    this.holds = opened.state.lastSeq;
     const [why] = Object.values(opened.state.refused);
     if (why) this.told.refused(why);
     return opened;
@@ -265,7 +277,10 @@ export class Post {
 
   /** The server has them on its disk, whether they count or not. */
   private acknowledge(events: readonly SittingEvent[], refused: Record<string, string>): void {
-    this.queue.acknowledge(events.map(({ id }) => id));
+    this.queue.acknowledge(
+      events.map(({ id }) => id),
+      new Set(Object.keys(refused)),
+    );
     for (const { id, kind, position } of events)
       if (kind === 'answered' && typeof position === 'number') this.afterwards.set(position, refused[id] ?? null);
   }
@@ -279,6 +294,12 @@ export class Post {
   private stumble(error: unknown): void {
     if (this.stopped) return;
     this.callOff?.();
+    if (error instanceof Refused && error.problem.reason === 'behind') {
+      // The server was put back: it gets again all that it had acknowledged, and what it still holds does no harm.
+      this.holds = 0;
+      this.queue.again(0);
+      return this.schedule(GATHER_MS);
+    }
     const link = this.linkAfter(error);
     // Handed in from elsewhere, or by the clock, before what waits here arrived: the server is told, and tells.
     if (link.kind === 'handedIn' && this.queue.all.length > 0) return this.endLater();
