@@ -29,6 +29,7 @@ final readonly class DemoCards
     {
         $chance = (new Simulator("cards of {$user->made_up_as}"))->chance;
         $today = Carbon::instance($this->clock->now());
+        $before = Carbon::getTestNow();
         try {
             for ($ago = min($days, self::SINCE); $ago > 0; $ago--) {
                 Carbon::setTestNow($today->copy()->subDays($ago)->setTime(20, $chance->between(0, 50)));
@@ -41,7 +42,7 @@ final readonly class DemoCards
                 }
             }
         } finally {
-            Carbon::setTestNow();
+            Carbon::setTestNow($before);
         }
     }
 

@@ -177,6 +177,7 @@ final class DemoCohort
     /** @return TestToSit one of their own, built as anybody's */
     private function built(Simulator $simulator, Exam $exam, User $user, Recipe $recipe, int $at): array
     {
+        $before = Carbon::getTestNow();
         try {
             Carbon::setTestNow(Carbon::createFromTimestampMs($at));
             $test = $this->builder->build(
@@ -186,7 +187,7 @@ final class DemoCohort
                 seed: self::SEED." {$exam->slug} {$user->made_up_as}",
             );
         } finally {
-            Carbon::setTestNow();
+            Carbon::setTestNow($before);
         }
 
         return $this->toSit($simulator, $exam, $test);

@@ -85,6 +85,8 @@ final readonly class DemoHistory
         $simulator = new Simulator("history of {$user->made_up_as}");
         $simulated = $this->simulated($simulator, $exam);
         $today = Carbon::instance($this->clock->now());
+        // Whoever has moved the clock finds it where it was.
+        $before = Carbon::getTestNow();
         try {
             for ($i = 0; $i < $story['sittings']; $i++) {
                 $day = (int) round(($story['days'] * ($i + 1)) / $story['sittings']);
@@ -119,7 +121,7 @@ final readonly class DemoHistory
                 );
             }
         } finally {
-            Carbon::setTestNow();
+            Carbon::setTestNow($before);
         }
 
         if (isset($story['exam_in'])) {

@@ -48,7 +48,34 @@ function Anchor({ href = '', children }: AnchorHTMLAttributes<HTMLAnchorElement>
   return <a href={href}>{children}</a>;
 }
 
+interface Node {
+  type: string;
+  tagName?: string;
+  value?: string;
+  children?: Node[];
+}
+
+function words(node: Node): string {
+  return node.value ?? (node.children ?? []).map(words).join('');
+}
+
+/** What a table is called: the heads of its columns, or else its first row that says anything. */
+function nameOfTable(node: Node): string {
+  const rows = (within: Node): Node[] =>
+    within.tagName === 'tr' ? [within] : (within.children ?? []).flatMap((one) => rows(one));
+  const said = rows(node).map((row) => (row.children ?? []).map((cell) => words(cell).trim()).filter((word) => word));
+  const first = said.find((cells) => cells.length > 0);
+  return first ? `Table: ${first.join(', ')}` : 'Table';
+}
+
 const BLOCK: Components = {
+  // What is wider than the page scrolls by itself, and is reached from the keyboard.
+  table: ({ node, children }) => (
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+    <div role="region" aria-label={nameOfTable(node as Node)} tabIndex={0} className="table-frame">
+      <table>{children}</table>
+    </div>
+  ),
   a: Anchor,
   img: Media,
   // A player or a picture that can be enlarged is no part of a sentence.
