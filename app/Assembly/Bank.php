@@ -31,6 +31,9 @@ use Uplandia\Core\Question\QuestionSet;
  */
 final readonly class Bank
 {
+    /** Unix seconds after every moment in which anything was seen. */
+    public const NOW = 4_102_444_800;
+
     public function __construct(
         private TextSearch $search,
         private QuestionSets $sets,
@@ -132,16 +135,31 @@ final readonly class Bank
     /**
      * The units themselves, for drawing, as columns: a pool may hold the whole bank.
      *
+     * @param  list<int>  $asked  questions that a test of the candidate is asking now: as good as seen this moment, so
+     *   they come last
      * @return array<int, Pool> by topic id
      */
-    public function pools(Selection $selection): array
+    public function pools(Selection $selection, array $asked = []): array
     {
-        $pools = $this->alone($selection);
+        $pools = $this->alone($selection, $asked);
+        $now = $asked === [] ? [] : $this->unitsOf($asked);
         foreach ($this->filed($selection) as $unit => [$topic, $size, $seenMs]) {
-            ($pools[$topic] ??= new Pool())->add(-$unit, $size, self::seconds($seenMs));
+            $seen = isset($now[$unit]) ? self::NOW : self::seconds($seenMs);
+            ($pools[$topic] ??= new Pool())->add(-$unit, $size, $seen);
         }
 
         return $pools;
+    }
+
+    /**
+     * @param  list<int>  $questions
+     * @return array<int, int> units that they belong to, as keys
+     */
+    public function unitsOf(array $questions): array
+    {
+        return array_flip($this->column(
+            DB::table('questions')->whereIntegerInRaw('id', $questions)->whereNotNull('unit_id')->select('unit_id'),
+        ));
     }
 
     /**
@@ -334,12 +352,13 @@ final readonly class Bank
     /**
      * Questions that stand alone, for drawing. Of the bank as little as can be is read, and of standings what was met.
      *
+     * @param  list<int>  $asked  questions that are being asked now
      * @return array<int, Pool> by topic id
      */
-    private function alone(Selection $selection): array
+    private function alone(Selection $selection, array $asked): array
     {
         $inPools = $selection->needsStandings() && ! $selection->holdsNew();
-        $seen = $this->seen($selection);
+        $seen = array_fill_keys($asked, self::NOW) + $this->seen($selection);
         $elsewhere = $selection->needsStandings() && ! $inPools
             ? array_flip($this->column($selection->metElsewhere($selection->standings())->select('question_id')))
             : [];

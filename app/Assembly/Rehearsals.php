@@ -22,7 +22,7 @@ use Uplandia\Core\Assembly\Seed;
 /** Full tests by the blueprint, drawn fresh, or one section of it: sat under the exam's rules. */
 final readonly class Rehearsals
 {
-    public function __construct(private Bank $bank)
+    public function __construct(private Bank $bank, private HoldsBack $running)
     {
     }
 
@@ -109,6 +109,7 @@ final readonly class Rehearsals
                 filters: new Filters(kinds: $section->kinds),
                 syllabus: $syllabus,
             ),
+            $this->running->heldBack($user),
         );
         $tops = $syllabus->tops();
         $wanted = SectionDraw::byTopic(
@@ -155,11 +156,13 @@ final readonly class Rehearsals
             ->select(['units.id', 'units.kind'])
             ->selectRaw('count(*) as size, max(standings.seen_ms) / 1000 as seen')
             ->get();
+        $asked = $this->running->heldBack($user);
+        $now = $asked === [] ? [] : $this->bank->unitsOf($asked);
         $ids = $sizes = $seen = [];
         foreach ($rows as $row) {
             $sort = (string) $row->kind;
-            if ($row->seen !== null) {
-                $seen[$sort][count($ids[$sort] ?? [])] = (int) $row->seen;
+            if ($row->seen !== null || isset($now[(int) $row->id])) {
+                $seen[$sort][count($ids[$sort] ?? [])] = isset($now[(int) $row->id]) ? Bank::NOW : (int) $row->seen;
             }
             $ids[$sort][] = (int) $row->id;
             $sizes[$sort][] = (int) $row->size;

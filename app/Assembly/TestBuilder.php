@@ -26,6 +26,7 @@ final readonly class TestBuilder
         private Bank $bank,
         private Planner $planner,
         private ShortfallWords $words,
+        private HoldsBack $running,
     ) {
     }
 
@@ -51,7 +52,7 @@ final readonly class TestBuilder
             );
         }
         $seed = new Seed($seed ?? Str::random(32));
-        $pools = $this->bank->pools($plan->selection);
+        $pools = $this->bank->pools($plan->selection, $this->running->heldBack($user));
         $drawn = [];
         foreach ($plan->topics as $i => $topics) {
             if ($plan->counts[$i] > 0) {

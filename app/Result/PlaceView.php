@@ -39,4 +39,10 @@ final readonly class PlaceView
         public ?bool $agrees,
     ) {
     }
+
+    /** Nothing is compared before all of it is told. */
+    public static function untold(): self
+    {
+        return new self(cohort: null, questions: null, attempts: [], members: [], agrees: null);
+    }
 }

@@ -94,9 +94,7 @@ final readonly class ResultController
     public function key(Sitting $sitting): JsonResponse
     {
         $this->refuseKeyBeforeItsTime($sitting);
-        $this->gate->refuseWhole($sitting);
         $state = $this->desk->state($sitting);
-
         $shown = $this->keys->shown($sitting, $state);
         if ($shown === [] && $sitting->questions > 0) {
             throw Refusal::conflict(
@@ -119,7 +117,6 @@ final readonly class ResultController
     public function expose(ExposuresRequest $request, Sitting $sitting): Response
     {
         $this->refuseKeyBeforeItsTime($sitting);
-        $this->gate->refuseWhole($sitting);
         $this->keys->expose($sitting, $request->positions());
 
         return response()->noContent();
@@ -134,6 +131,12 @@ final readonly class ResultController
                 'not_yet',
                 'The key is printed after you hand in, or when you have chosen to sit the test on paper.',
             );
+        }
+        // Of what was handed in a few keys are left out; one that is all there is to have is had whole or not at all.
+        if ($sitting->isHandedIn()) {
+            $this->gate->refuseResult($sitting);
+        } else {
+            $this->gate->refuseWhole($sitting);
         }
     }
 

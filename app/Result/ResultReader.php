@@ -6,6 +6,7 @@ namespace App\Result;
 
 use App\Question\Exam;
 use App\Sitting\Desk;
+use App\Sitting\KeyGate;
 use App\Sitting\Pace;
 use App\Sitting\Sitting;
 use Brick\Math\BigRational;
@@ -31,6 +32,7 @@ final readonly class ResultReader
         private FollowUps $followUps,
         private TellsExpected $expected,
         private Compares $compares,
+        private KeyGate $gate,
         private Pace $pace,
         private Desk $desk,
     ) {
@@ -42,6 +44,7 @@ final readonly class ResultReader
         $exam = $sitting->test->exam;
         $cut = BigRational::of($exam->rules['cut']);
         $sat = $this->questions->of($sitting);
+        $untold = $this->gate->untold($sitting);
         $results = array_column($sat, 'result');
         $whole = Breakdown::whole($results, $cut->toFloat());
         $headline = Headline::of($results, $cut);
@@ -70,7 +73,8 @@ final readonly class ResultReader
             clickedThrough: Headline::isClickedThrough($habits->rapidGuesses, $whole->totals),
             same: $sitting->test->isRepeatable(),
             fresh: $sitting->test->canBeFresh($sitting->user_id),
-            scaled: $this->scaled($sitting, $exam, $whole->totals),
+            untold: count($untold),
+            scaled: $untold === [] ? $this->scaled($sitting, $exam, $whole->totals) : null,
             expected: $expected,
             opening: $expected->sentence ?? $headline->opening,
             facts: $expected === null ? $headline->facts : [],
@@ -85,7 +89,7 @@ final readonly class ResultReader
             questions: $this->lines($sitting, $sat),
             reading: $this->sections->worthReading($exam, $sat),
             next: $expected === null ? $this->followUps->offer($sitting, $results) : null,
-            place: $this->compares->of($sitting),
+            place: $untold === [] ? $this->compares->of($sitting) : PlaceView::untold(),
         );
     }
 

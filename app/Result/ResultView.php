@@ -33,6 +33,12 @@ final readonly class ResultView
         #[OA\Property(ref: TallyView::class)] public TallyView $tally,
         #[
             OA\Property(
+                description: 'Questions that are left out of all of this: a test whose clock is not over still asks them.',
+            ),
+        ]
+        public int $untold,
+        #[
+            OA\Property(
                 nullable: true,
                 description: 'Of all marks, as a percentage: whole, unless that would hide on which side of the cut it lies.',
             ),

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Result;
 
 use App\Question\Syllabus;
+use App\Sitting\KeyGate;
 use App\Sitting\Sitting;
 use Brick\Math\BigRational;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -20,6 +22,10 @@ use Uplandia\Core\Sitting\Sureness;
 /** Reads what came of each question of a sitting, with what the candidate and the cohort have to say of it. */
 final readonly class SatQuestions
 {
+    public function __construct(private KeyGate $gate)
+    {
+    }
+
     /** Before the family of a tag. */
     public const TAG = 'tag:';
 
@@ -56,9 +62,10 @@ final readonly class SatQuestions
         'cause',
     ];
 
-    /** @return list<SatQuestion> in the order of the test */
+    /** @return list<SatQuestion> in the order of the test, but for what a test whose clock is not over still asks */
     public function of(Sitting $sitting): array
     {
+        $untold = array_keys($this->gate->untold($sitting));
         $sitting->loadMissing('test.exam');
         $syllabus = Syllabus::of($sitting->test->exam);
         $own = fn (string $table): callable => fn (JoinClause $join): JoinClause => $join
@@ -76,6 +83,7 @@ final readonly class SatQuestions
             ->leftJoin('standings', $own('standings'))
             ->leftJoin('gap_entries', $own('gap_entries'))
             ->where('outcomes.sitting_id', $sitting->id)
+            ->when($untold !== [], fn (Builder $told): Builder => $told->whereNotIn('outcomes.position', $untold))
             ->orderBy('outcomes.position')
             ->get(self::COLUMNS);
         $schemes = $credits = $sat = [];

@@ -28,10 +28,12 @@ final readonly class ShownKeys
     {
         $questions = $this->items->questions($sitting->test_id);
         $exposed = $this->exposures->of($sitting->user_id, array_values($questions));
+        $covered = $this->gate->covered($sitting->user_id, $sitting);
 
         return array_values(array_filter(
             array_keys($questions),
-            fn (int $at): bool => $state->questions[$at]->seen || isset($exposed[$questions[$at]]),
+            fn (int $at): bool => ! isset($covered[$questions[$at]]) &&
+                ($state->questions[$at]->seen || isset($exposed[$questions[$at]])),
         ));
     }
 
@@ -44,6 +46,8 @@ final readonly class ShownKeys
     {
         $asked = $this->items->questions($sitting->test_id);
         $asked = $positions === null ? $asked : array_intersect_key($asked, array_flip($positions));
+        $covered = $this->gate->covered($sitting->user_id, $sitting);
+        $asked = array_filter($asked, fn (int $question): bool => ! isset($covered[$question]));
         DB::transaction(function () use ($sitting, $asked): void {
             $this->exposures->keep($sitting, array_values($asked), Exposure::Shown);
             $this->standings->renew($sitting->user_id, $sitting->exam_id, array_values($asked));

@@ -58,16 +58,35 @@ final readonly class KeyGate
     }
 
     /**
-     * Before what came of a sitting: what was handed in while another one asks the same would tell who was right.
+     * Before what came of a sitting. What was handed in while another one asks the same would tell who was right: a
+     * few questions are left out of it, of most the whole waits.
      *
      * @throws Refusal
      */
     public function refuseResult(Sitting $sitting): void
     {
-        $holder = $this->holderOf($sitting);
-        if ($holder !== null && $holder->began < (int) $sitting->ended_ms) {
-            throw self::refusal($holder, 'some of these questions');
+        $untold = $this->untold($sitting);
+        if (2 * count($untold) > $sitting->questions) {
+            throw self::refusal(reset($untold) ?: throw Refusal::notFound(), 'most of these questions');
         }
+    }
+
+    /**
+     * Questions of a sitting of which nothing is told that came of them: handed in while another sitting asked them.
+     *
+     * @return array<int, RunningSitting> by position: what still asks it
+     */
+    public function untold(Sitting $sitting): array
+    {
+        $held = $this->held($sitting);
+        $untold = [];
+        foreach ($held === [] ? [] : $this->items->questions($sitting->test_id) as $position => $question) {
+            if (isset($held[$question]) && $held[$question]->began < (int) $sitting->ended_ms) {
+                $untold[$position] = $held[$question];
+            }
+        }
+
+        return $untold;
     }
 
     /**

@@ -229,7 +229,7 @@ test('an account from beginning to end', async ({ page }) => {
   await page.getByLabel('E-mail address').fill(address);
   await page.getByRole('button', { name: 'Send me the letter', exact: true }).click();
   await expect(page.getByText('A letter is on its way')).toBeVisible();
-  await page.goto(linkIn(letterTo(address)));
+  await page.goto(linkIn(await letterTo(address)));
   await page.getByLabel('Password').fill('short');
   await page.getByRole('button', { name: 'Make the account', exact: true }).click();
   await expect(page.getByText('at least 10 characters. A short sentence')).toBeVisible();

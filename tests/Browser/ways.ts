@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
@@ -138,12 +138,15 @@ export async function expectNoSidewaysScroll(page: Page): Promise<void> {
   expect(over).toBeLessThanOrEqual(0);
 }
 
-/** The last letter to an address, from where the stand-in for a mail service puts them. */
-export function letterTo(address: string): string {
-  const letters = readFileSync('storage/logs/mail.log', 'utf8');
-  const at = letters.lastIndexOf(`To: ${address}`);
-  expect(at).toBeGreaterThanOrEqual(0);
-  return letters.slice(at);
+/** The last letter to an address, from where the stand-in for a mail service puts them, once it has been sent. */
+export async function letterTo(address: string): Promise<string> {
+  const read = () => {
+    const letters = existsSync('storage/logs/mail.log') ? readFileSync('storage/logs/mail.log', 'utf8') : '';
+    const at = letters.lastIndexOf(`To: ${address}`);
+    return at < 0 ? '' : letters.slice(at);
+  };
+  await expect.poll(read).not.toBe('');
+  return read();
 }
 
 /** Where its first link leads, on the server of the tests. */
@@ -197,7 +200,7 @@ export async function register(page: Page, name: string): Promise<string> {
   await page.getByLabel('E-mail address').fill(address);
   await page.getByRole('button', { name: 'Send me the letter', exact: true }).click();
   await expect(page.getByText('A letter is on its way')).toBeVisible();
-  await page.goto(linkIn(letterTo(address)));
+  await page.goto(linkIn(await letterTo(address)));
   await page.getByLabel('Password').fill(PASSWORD);
   await page.getByRole('button', { name: 'Make the account', exact: true }).click();
   await expect(page.getByText(`Good to see you, ${name}.`)).toBeVisible();

@@ -3391,6 +3391,8 @@ export interface components {
             activeMs: number;
             limitMs: number | null;
             tally: components["schemas"]["Tally"];
+            /** @description Questions that are left out of all of this: a test whose clock is not over still asks them. */
+            untold: number;
             /** @description Of all marks, as a percentage: whole, unless that would hide on which side of the cut it lies. */
             share: string | null;
             /** @description The share that passes the real exam, as a percentage. */

@@ -62,6 +62,40 @@ final class KeyGateTest extends TestCase
         self::assertSame(0, Artisan::call('recount'), Artisan::output());
     }
 
+    public function test_of_a_few_shared_questions_only_these_are_left_out(): void
+    {
+        $timed = $this->build(['count' => 2, 'minutes' => 60]);
+        $this->open($timed);
+        $this->travel(10)->seconds();
+        $asked = fn (string $sitting): array => DB::table('sittings')
+            ->join('test_items', 'test_items.test_id', '=', 'sittings.test_id')
+            ->where('sittings.id', $sitting)
+            ->orderBy('position')
+            ->pluck('question_id')
+            ->all();
+        $both = $asked($timed);
+        $all = $this->sit('rrrrrrrrrrrr', ['count' => 12, 'minutes' => 60]);
+        $shared = array_keys(array_intersect($asked($all), $both));
+        $result = $this->getJson("/api/sittings/{$all}/result")
+            ->assertOk()
+            ->assertJsonPath('untold', 2)
+            ->assertJsonPath('tally.right', 10)
+            ->assertJsonPath('tally.questions', 10)
+            ->assertJsonPath('scaled', null)
+            ->assertJsonPath('place.attempts', []);
+        self::assertSame([], array_intersect(array_column($result->json('questions'), 'position'), $shared));
+        $this->getJson("/api/sittings/{$all}/review")->assertJsonCount(10, 'items');
+        $this->getJson("/api/sittings/{$all}/key")->assertJsonCount(10, 'answers');
+        $this->getJson("/api/sittings/{$all}/questions/{$shared[0]}")->assertStatus(409);
+        $this->postJson('/api/exams/small-hills/sittings', [])->assertJsonPath('tests.0.share', null);
+        $this->getJson('/api/exams/small-hills/builder')->assertJsonPath('counts.gotIt', 10);
+        self::assertSame(0, Artisan::call('recount'), Artisan::output());
+        $this->open($timed, take: true);
+        $this->handIn($timed)->assertOk();
+        $this->getJson("/api/sittings/{$all}/result")->assertJsonPath('untold', 0)->assertJsonPath('tally.right', 12);
+        self::assertSame(0, Artisan::call('recount'), Artisan::output());
+    }
+
     public function test_a_tutor_that_was_built_before_checks_nothing_of_it(): void
     {
         $tutor = $this->build(['count' => 12, 'mode' => 'tutor']);

@@ -72,6 +72,14 @@ function Result({ result }: { result: View<'Result'> }) {
         </Notice>
       )}
 
+      {result.untold > 0 && (
+        <Notice>
+          {count(result.untold, 'question')} {result.untold === 1 ? 'is' : 'are'} left out of all that is said here: a
+          test of yours whose clock is not over still asks {result.untold === 1 ? 'it' : 'them'}. Hand that in, or
+          delete it, and {result.untold === 1 ? 'it comes' : 'they come'} back.
+        </Notice>
+      )}
+
       {result.waited && (
         <Notice>
           Time ran out while the device had no contact. What it did in time counts here, and this result is left out of
