@@ -5,7 +5,6 @@ import { Button, ButtonLink } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
-import { Notice } from '../../ui/Notice';
 
 /** Why a result cannot be told yet, and the way on. */
 export function NotYet({ sitting, error, again }: { sitting: string; error: Error; again: () => void }) {
@@ -26,20 +25,21 @@ export function NotYet({ sitting, error, again }: { sitting: string; error: Erro
       return <Loading what="Marking your test" />;
     case 'waits_for_device':
       return (
-        <Notice
-          tone="warn"
-          action={
+        <div className="grid max-w-2xl gap-4">
+          <h1 className="text-2xl font-bold">Time ran out, and this test waits for its device</h1>
+          <p>
+            The phone or computer it was open on had no contact then, and may still hold answers that were made in time.
+            Open the test there: they count, up to seven days later. Once it is closed, nothing more is taken.
+          </p>
+          <div className="flex flex-wrap gap-3">
+            <ButtonLink weight="main" to={`/sit/${sitting}`}>
+              It was this device: open it
+            </ButtonLink>
             <Button busy={closing.isPending} onClick={() => close()}>
               Close it and see the result
             </Button>
-          }
-        >
-          <p className="font-bold">Time ran out, and this test waits for its device.</p>
-          <p>
-            The phone or computer it was open on had no contact then, and may still hold answers that were made in time.
-            Open the test there first: they count, up to seven days later. Once you close it, nothing more is taken.
-          </p>
-        </Notice>
+          </div>
+        </div>
       );
     case 'not_handed_in':
       return (
