@@ -20,6 +20,9 @@ final readonly class AbilityEstimator
     /** A longer step is tried before it is taken, for with guessing the likelihood is not concave everywhere. */
     private const LONG = 0.5;
 
+    /** Steps by information alone come nearer fastest; where so many have not arrived, guessing makes them swing. */
+    private const SWIFT_STEPS = 10;
+
     public function __construct(private Prior $prior = new Prior())
     {
     }
@@ -34,8 +37,10 @@ final readonly class AbilityEstimator
         $common = $this->prior->mean;
         $delta = array_fill(0, $topics, 0.0);
         for ($step = 0; $step < self::MOST_STEPS; $step++) {
-            [$toCommon, $toDelta] = $this->step($data, $common, $delta);
-            $longest = max([abs($toCommon), ...array_map(abs(...), $toDelta)]);
+            [$toCommon, $toDelta, $longest] = $this->step($data, $common, $delta, careful: $step >= self::SWIFT_STEPS);
+            if ($longest > self::LONG && $step < self::SWIFT_STEPS) {
+                [$toCommon, $toDelta, $longest] = $this->step($data, $common, $delta, careful: true);
+            }
             $share =
                 $longest > self::LONG
                     ? $this->uphill(
@@ -85,11 +90,13 @@ final readonly class AbilityEstimator
 
     /**
      * @param  list<float>  $delta
-     * @return array{float, list<float>}
+     * @param  bool  $careful  by the curvature, which makes shorter steps than the information does
+     * @return array{float, list<float>, float} how far θ_0 and each δ go, and the longest of these ways
      */
-    private function step(Internal\Columns $data, float $common, array $delta): array
+    private function step(Internal\Columns $data, float $common, array $delta, bool $careful): array
     {
-        [$gradient, , $information] = $data->scores($common, $delta);
+        [$gradient, $information, $curvature] = $data->scores($common, $delta);
+        $information = $careful ? $curvature : $information;
         $own = 1 / $this->prior->topicDeviation ** 2;
         $corner = 1 / $this->prior->deviation ** 2;
         $right = -($common - $this->prior->mean) * $corner;
@@ -105,7 +112,7 @@ final readonly class AbilityEstimator
             $toDelta[] = ($gradient[$t] - $value * $own - $information[$t] * $toCommon) / ($information[$t] + $own);
         }
 
-        return [$toCommon, $toDelta];
+        return [$toCommon, $toDelta, max([abs($toCommon), ...array_map(abs(...), $toDelta)])];
     }
 
     /** @param  list<float>  $delta */

@@ -6,38 +6,50 @@ namespace Uplandia\Core\Progress\Internal;
 
 use Uplandia\Core\Progress\Response;
 
-/** Responses as columns: the loops over tens of thousands of them live here. */
+/**
+ * Responses as columns: the loops over tens of thousands of them live here. Responses to equally hard questions of one
+ * topic (a question answered again, most of all) enter gradient, information and likelihood only by their weight and
+ * their weighted outcome, so they are one row.
+ */
 final readonly class Columns
 {
     /**
      * @param  list<int>  $topic
      * @param  list<float>  $b
      * @param  list<float>  $c
-     * @param  list<float>  $x
-     * @param  list<float>  $w
+     * @param  list<float>  $w  Σ w
+     * @param  list<float>  $right  Σ w·x
      */
     private function __construct(
         private array $topic,
         private array $b,
         private array $c,
-        private array $x,
         private array $w,
+        private array $right,
     ) {
     }
 
     /** @param  list<Response>  $responses */
     public static function of(array $responses): self
     {
-        $topic = $b = $c = $x = $w = [];
+        $rows = $topic = $b = $c = $w = $right = [];
         foreach ($responses as $response) {
-            $topic[] = $response->topic;
-            $b[] = $response->b;
-            $c[] = $response->c;
-            $x[] = $response->x;
-            $w[] = $response->w;
+            $alike = pack('Vdd', $response->topic, $response->b, $response->c);
+            $row = $rows[$alike] ?? null;
+            if ($row === null) {
+                $rows[$alike] = count($topic);
+                $topic[] = $response->topic;
+                $b[] = $response->b;
+                $c[] = $response->c;
+                $w[] = $response->w;
+                $right[] = $response->w * $response->x;
+            } else {
+                $w[$row] += $response->w;
+                $right[$row] += $response->w * $response->x;
+            }
         }
 
-        return new self(topic: $topic, b: $b, c: $c, x: $x, w: $w);
+        return new self(topic: $topic, b: $b, c: $c, w: array_values($w), right: array_values($right));
     }
 
     /**
@@ -49,15 +61,20 @@ final readonly class Columns
     public function scores(float $common, array $delta): array
     {
         $gradient = $information = $curvature = array_fill(0, count($delta), 0.0);
+        // Local variables, for this loop is the longest of all.
+        [$bs, $cs, $ws, $rights] = [$this->b, $this->c, $this->w, $this->right];
         foreach ($this->topic as $i => $t) {
-            $c = $this->c[$i];
-            $q = 1 / (1 + exp($this->b[$i] - $common - $delta[$t]));
+            $c = $cs[$i];
+            $q = 1 / (1 + exp($bs[$i] - $common - $delta[$t]));
             $p = $c + (1 - $c) * $q;
             $slope = (1 - $c) * $q * (1 - $q);
-            $scale = ($this->w[$i] * $slope) / max($p * (1 - $p), 1e-12);
-            $gradient[$t] += $scale * ($this->x[$i] - $p);
-            $information[$t] += $scale * $slope;
-            $curvature[$t] += max($scale * $slope, $this->w[$i] * (1 - $this->x[$i]) * $q * (1 - $q));
+            $doubt = $p * (1 - $p);
+            $scale = $slope / ($doubt > 1e-12 ? $doubt : 1e-12);
+            $known = $ws[$i] * $scale * $slope;
+            $bent = ($ws[$i] - $rights[$i]) * $q * (1 - $q);
+            $gradient[$t] += $scale * ($rights[$i] - $ws[$i] * $p);
+            $information[$t] += $known;
+            $curvature[$t] += $known > $bent ? $known : $bent;
         }
 
         return [array_values($gradient), array_values($information), array_values($curvature)];
@@ -70,14 +87,9 @@ final readonly class Columns
         foreach ($this->topic as $i => $t) {
             $c = $this->c[$i];
             $p = $c + (1 - $c) / (1 + exp($this->b[$i] - $common - $delta[$t]));
-            $x = $this->x[$i];
-            if ($x === 1.0) {
-                $sum += $this->w[$i] * log(max($p, 1e-12));
-            } elseif ($x === 0.0) {
-                $sum += $this->w[$i] * log(max(1 - $p, 1e-12));
-            } else {
-                $sum += $this->w[$i] * ($x * log(max($p, 1e-12)) + (1 - $x) * log(max(1 - $p, 1e-12)));
-            }
+            $sum +=
+                $this->right[$i] * log(max($p, 1e-12)) +
+                ($this->w[$i] - $this->right[$i]) * log(max(1 - $p, 1e-12));
         }
 
         return $sum;

@@ -92,9 +92,7 @@ final class Clock
     /** Active time at which the nearest clock runs out; null: none runs. */
     public function nearest(): ?int
     {
-        $limits = array_filter([$this->terms->answering(), $this->sectionLimit(), $this->turnLimit()], is_int(...));
-
-        return $limits === [] ? null : min($limits);
+        return self::earliest($this->terms->answering(), $this->sectionLimit(), $this->turnLimit());
     }
 
     /**
@@ -201,18 +199,13 @@ final class Clock
     /** When a question's own time was over; null: it is not, or it has none. */
     public function closedAt(int $position): ?int
     {
-        $moments = array_filter(
-            [
-                $this->endedAt,
-                $this->turnEnds[$position] ?? null,
-                $this->terms->sectionsInTurn()
-                    ? $this->sectionEnds[$this->terms->items[$position]->section] ?? null
-                    : null,
-            ],
-            is_int(...),
+        return self::earliest(
+            $this->endedAt,
+            $this->turnEnds[$position] ?? null,
+            $this->terms->sectionsInTurn()
+                ? $this->sectionEnds[$this->terms->items[$position]->section] ?? null
+                : null,
         );
-
-        return $moments === [] ? null : min($moments);
     }
 
     /** Whether something done before the end may still be told. */
@@ -348,6 +341,17 @@ final class Clock
         $this->turnFrom = $active;
 
         return null;
+    }
+
+    /** Of those that are; null: none is. Asked at every event, so without an array. */
+    private static function earliest(?int $one, ?int $other, ?int $third): ?int
+    {
+        $least = $one;
+        if ($other !== null && ($least === null || $other < $least)) {
+            $least = $other;
+        }
+
+        return $third !== null && ($least === null || $third < $least) ? $third : $least;
     }
 
     private function timeline(): ActiveTime

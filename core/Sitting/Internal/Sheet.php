@@ -69,7 +69,7 @@ final class Sheet
         $why = match (true) {
             $event->kind === EventKind::RubricMarked => $this->markByRubric($event),
             // Gone for good or only out of sight: nothing is on screen.
-            in_array($event->kind, [EventKind::Left, EventKind::Hidden], true) => $this->leave($event),
+            $event->kind === EventKind::Left, $event->kind === EventKind::Hidden => $this->leave($event),
             $event->kind === EventKind::Shown => $this->show($event),
             $event->kind->needsPosition() => $this->record($event),
             default => $this->clockwork($event),
@@ -327,15 +327,14 @@ final class Sheet
 
     private function whyInASpell(Event $event): ?string
     {
-        $stood = [
-            'The sitting was paused.' => $this->clock->pauses,
-            'The sitting was on a break.' => $this->clock->breaks,
-        ];
-        foreach ($stood as $why => $spells) {
-            foreach ($spells as $spell) {
-                if ($spell->holds($event)) {
-                    return $why;
-                }
+        foreach ($this->clock->pauses as $pause) {
+            if ($pause->holds($event)) {
+                return 'The sitting was paused.';
+            }
+        }
+        foreach ($this->clock->breaks as $break) {
+            if ($break->holds($event)) {
+                return 'The sitting was on a break.';
             }
         }
 
