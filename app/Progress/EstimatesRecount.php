@@ -11,6 +11,9 @@ use Illuminate\Support\Facades\DB;
 /** Works out anew where candidates stand, as of when it was made, and holds it against what is kept. */
 final readonly class EstimatesRecount
 {
+    /** Two ways to add up the same answers may part in the last digits. */
+    private const RESTS = 1e-7;
+
     public function __construct(private KeptEstimates $kept)
     {
     }
@@ -40,17 +43,36 @@ final readonly class EstimatesRecount
                 ->value('chance');
             $outlook = $made['stands']['outlook'];
             yield match (true) {
-                KeptEstimates::written($made) !== (string) $row->estimates => self::says($row->user_id, 'estimates'),
+                ! self::same(
+                    json_decode((string) $row->estimates, true),
+                    json_decode(KeptEstimates::written($made), true),
+                ) => self::says($row->user_id, 'estimates'),
                 $outlook !== null && self::differ($told, $outlook['chance']) => self::says($row->user_id, 'outlooks'),
                 default => null,
             };
         }
     }
 
-    /** A database keeps fourteen digits of a number. */
+    /** Whether both have the same parts, and the same numbers up to where the estimator rests. */
+    private static function same(mixed $stored, mixed $made): bool
+    {
+        if (is_array($stored) && is_array($made)) {
+            $differing = array_filter(
+                array_keys($made),
+                static fn (int|string $part): bool => ! array_key_exists($part, $stored) || ! self::same($stored[$part], $made[$part]),
+            );
+
+            return $differing === [] && count($stored) === count($made);
+        }
+
+        return is_float($stored) && is_float($made)
+            ? abs($stored - $made) <= self::RESTS
+            : $stored === $made;
+    }
+
     private static function differ(mixed $stored, float $made): bool
     {
-        return ! is_numeric($stored) || abs((float) $stored - $made) > 1e-12;
+        return ! is_numeric($stored) || abs((float) $stored - $made) > self::RESTS;
     }
 
     private static function says(mixed $user, string $what): string
