@@ -488,6 +488,11 @@ test('a page that leaves says so; one without a connection cannot', async () => 
   await store.flush();
   store.leave();
   expect(kinds(server.sent('leave')[0])).toEqual(['left']);
+  // Browsers hide a page after it has gone: that must not take the pen back.
+  const told = server.sent('record').length;
+  store.hide(true);
+  await store.flush();
+  expect(kinds(server.sent('record').slice(told).flat())).not.toContain('hidden');
   const away = await openStore(['down']);
   await away.store.flush();
   away.store.leave();

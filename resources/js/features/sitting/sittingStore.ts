@@ -62,6 +62,8 @@ export class SittingStore {
   /** When the question on screen came there, by the server's clock. */
   private shownAt = 0;
   private taking = false;
+  /** The page has said that it goes; browsers call it hidden after that, which must not be its last word. */
+  private gone = false;
   /** Answers that came into a pause which nobody here knew of: given again when one goes on. */
   private heldOver: SittingEvent[] = [];
 
@@ -115,6 +117,7 @@ export class SittingStore {
   /** @param again by itself, after it could not be opened for want of contact */
   async open(take = false, again = false): Promise<void> {
     this.taking = take;
+    this.gone = false;
     const pack = (await this.world.along?.find()) ?? null;
     if (pack && !(await this.world.along?.hold())) {
       const message = 'This sitting is open in another tab of this device. Go on there, or close it there first.';
@@ -275,7 +278,7 @@ export class SittingStore {
   hide(hidden: boolean): void {
     const { status, link, current } = this.snapshot;
     const goesOn = status === 'active' || status === 'reading';
-    if (!goesOn || !['saved', 'saving', 'away'].includes(link.kind)) return;
+    if (this.gone || !goesOn || !['saved', 'saving', 'away'].includes(link.kind)) return;
     if (!hidden) return this.show(current);
     this.act('hidden', null);
     void this.post.flush();
@@ -284,6 +287,7 @@ export class SittingStore {
   /** The page goes away: the question is no longer on screen, and the pen is free. */
   leave(): void {
     if (this.snapshot.link.kind !== 'saved' && this.snapshot.link.kind !== 'saving') return;
+    this.gone = true;
     this.post.leave(this.put('left', null));
   }
 
