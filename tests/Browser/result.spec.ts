@@ -30,7 +30,7 @@ test('from a bad result to the next test in three clicks', async ({ page }) => {
 
 test('an over-confident person is told, and names what lay behind', async ({ page }) => {
   await latestOf(page, 'Bram Holloway');
-  await expect(page.getByRole('region', { name: 'In short' })).toContainText('were sure and wrong');
+  await expect(page.getByRole('region', { name: 'In short' })).toContainText('By what you said, you were right in');
   await expect(page.getByText(/^You were surer than right, by \d+ points in a hundred/)).toBeVisible();
   const field = page.getByRole('combobox', { name: /^What lay behind question/ }).first();
   const told = page.waitForResponse(/\/cause$/);
