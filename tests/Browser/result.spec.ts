@@ -130,7 +130,11 @@ test('a key pressed the very moment the next question is shown is that questionâ
 });
 
 test('what was sat is taken away as a table and as statements', async ({ page }) => {
-  await latestOf(page, 'Noor Selwick');
+  // One of its own: what another test still asks of a result is not taken away.
+  await signInAs(page, 'Wren Ashlock');
+  await beginWith(page, 'pools=&kinds=single&count=4&mode=untimed');
+  await answerAnything(page);
+  await handIn(page);
   const taken = async (name: string) => {
     const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name }).click()]);
     return { name: file.suggestedFilename(), text: await readFile(await file.path(), 'utf8') };
@@ -138,7 +142,7 @@ test('what was sat is taken away as a table and as statements', async ({ page })
   const table = await taken('Table of questions (CSV)');
   expect(table.name).toMatch(/\.csv$/);
   const lines = table.text.trimEnd().split('\r\n');
-  expect(lines).toHaveLength(41);
+  expect(lines).toHaveLength(5);
   expect(lines[0]).toMatch(/^question,text,topic/);
   const statements = await taken('Statements (xAPI, JSON)');
   expect(statements.name).toMatch(/\.json$/);
