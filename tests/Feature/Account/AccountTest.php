@@ -119,6 +119,14 @@ final class AccountTest extends TestCase
         $this->postJson('/api/session', $door + ['password' => $long])->assertOk();
     }
 
+    public function test_no_door_takes_a_list_for_an_address(): void
+    {
+        $fields = ['email' => ['order' => [1, [2]]], 'name' => ['a'], 'token' => ['b'], 'password' => 'rope ladder home'];
+        foreach (['/api/account', '/api/session', '/api/password/forgot', '/api/password/reset'] as $door) {
+            $this->postJson($door, $fields)->assertStatus(422)->assertJsonStructure(['fields' => ['email']]);
+        }
+    }
+
     public function test_an_unknown_address_costs_as_much_as_a_known_one(): void
     {
         $hasher = $this->countingHasher();
