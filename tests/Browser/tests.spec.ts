@@ -184,6 +184,10 @@ test('a test on paper: booklet, sheet and key are printed, and its answers typed
   await expectAccessible(page);
   const booklet = await pages(page);
   await page.getByRole('checkbox', { name: 'Key with reasons' }).check();
+  // Who sees the key has seen the questions: that is asked before it is sent.
+  await expect(page.getByText('none of these questions is new to you any more')).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Key: Rehearsal/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Show me the key' }).click();
   await expect(page.getByRole('heading', { name: /^Key: Rehearsal/ })).toBeVisible();
   await expect(page.getByRole('article')).toHaveCount(32);
   const all = await pages(page);
