@@ -78,15 +78,7 @@ final readonly class KeyGate
      */
     public function untold(Sitting $sitting): array
     {
-        $held = $this->held($sitting);
-        $untold = [];
-        foreach ($held === [] ? [] : $this->items->questions($sitting->test_id) as $position => $question) {
-            if (isset($held[$question]) && $held[$question]->began < (int) $sitting->ended_ms) {
-                $untold[$position] = $held[$question];
-            }
-        }
-
-        return $untold;
+        return $this->untoldOf($sitting, $this->held($sitting));
     }
 
     /**
@@ -100,10 +92,8 @@ final readonly class KeyGate
         $held = $this->running->questions($user);
         $withheld = [];
         foreach ($held === [] ? [] : $sittings as $sitting) {
-            foreach ($sitting->isHandedIn() ? $this->items->questions($sitting->test_id) : [] as $question) {
-                if (isset($held[$question]) && $held[$question]->began < (int) $sitting->ended_ms) {
-                    $withheld[$sitting->id] = true;
-                }
+            if ($sitting->isHandedIn() && $this->untoldOf($sitting, $held) !== []) {
+                $withheld[$sitting->id] = true;
             }
         }
 
@@ -124,6 +114,22 @@ final readonly class KeyGate
     public static function whyCovered(RunningSitting $holder): string
     {
         return "“{$holder->name}” still asks this question, and its clock is not over. Its answer is shown after that.";
+    }
+
+    /**
+     * @param  array<int, RunningSitting>  $held  by question
+     * @return array<int, RunningSitting> by position
+     */
+    private function untoldOf(Sitting $sitting, array $held): array
+    {
+        $untold = [];
+        foreach ($held === [] ? [] : $this->items->questions($sitting->test_id) as $position => $question) {
+            if (isset($held[$question]) && $held[$question]->began < (int) $sitting->ended_ms) {
+                $untold[$position] = $held[$question];
+            }
+        }
+
+        return $untold;
     }
 
     private function holderOf(Sitting $sitting): ?RunningSitting
