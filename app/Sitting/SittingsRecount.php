@@ -43,6 +43,10 @@ final readonly class SittingsRecount
         $differs = $asked === $sitting->questions
             ? []
             : ["questions is stored as {$sitting->questions} and comes to {$asked}"];
+        // By this the gate before the keys knows what runs; of what is handed in nobody asks.
+        if ($sitting->status === Stage::Open && $sitting->clocked !== $sitting->terms()->hasClock()) {
+            $differs[] = 'whether a clock runs is not what its terms say';
+        }
         foreach ($counted as $column => $n) {
             $kept = $sitting->getAttribute((string) $column);
             if ($kept !== (int) $n) {

@@ -52,6 +52,12 @@ final class SittingsRecountTest extends TestCase
         self::assertSame(0, $stored('flagged'));
         self::assertSame(0, Artisan::call('recount'), Artisan::output());
 
+        // A clock that is said to stand would open the gate before the keys.
+        DB::table('sittings')->update(['clocked' => DB::raw('1 - clocked')]);
+        self::assertSame(1, Artisan::call('recount'));
+        self::assertStringContainsString('whether a clock runs is not what its terms say', Artisan::output());
+        DB::table('sittings')->update(['clocked' => DB::raw('1 - clocked')]);
+
         // More time than there was is a fault all the same.
         DB::table('outcomes')->where('position', 0)->update(['active_ms' => 30_000]);
         self::assertSame(1, Artisan::call('recount'));
