@@ -59,7 +59,8 @@ final readonly class EstimatesRecount
         if (is_array($stored) && is_array($made)) {
             $differing = array_filter(
                 array_keys($made),
-                static fn (int|string $part): bool => ! array_key_exists($part, $stored) || ! self::same($stored[$part], $made[$part]),
+                static fn (int|string $part): bool => ! array_key_exists($part, $stored)
+                    || ! self::same($stored[$part], $made[$part]),
             );
 
             return $differing === [] && count($stored) === count($made);

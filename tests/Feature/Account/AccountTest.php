@@ -121,7 +121,7 @@ final class AccountTest extends TestCase
 
     public function test_no_door_takes_a_list_for_an_address(): void
     {
-        $fields = ['email' => ['order' => [1, [2]]], 'name' => ['a'], 'token' => ['b'], 'password' => 'rope ladder home'];
+        $fields = ['email' => ['order' => [1, [2]]], 'name' => ['a'], 'token' => ['b'], 'password' => 'rope to home'];
         foreach (['/api/account', '/api/session', '/api/password/forgot', '/api/password/reset'] as $door) {
             $this->postJson($door, $fields)->assertStatus(422)->assertJsonStructure(['fields' => ['email']]);
         }
