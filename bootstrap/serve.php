@@ -35,8 +35,12 @@ if ($file === false || $type === null || ! str_starts_with($file, $public.DIRECT
 
 // Served here and not by the web server, which would leave the headers out.
 require_once __DIR__.'/../app/Http/Middleware/SecurityHeaders.php';
+// Scripts, styles and fonts go by the policy of the page that asks for them: of theirs, a browser heeds one.
+$isPart = str_starts_with($path, '/build/assets/') && $type !== $types['svg'];
 foreach (SecurityHeaders::ALWAYS as $name => $value) {
-    header("{$name}: {$value}");
+    if (! $isPart || $name === 'X-Content-Type-Options') {
+        header("{$name}: {$value}");
+    }
 }
 // Compressed twins are made with the build.
 $accepted = (string) ($_SERVER['HTTP_ACCEPT_ENCODING'] ?? '');

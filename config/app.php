@@ -14,6 +14,8 @@ return [
     'hosts' => array_filter(explode(',', (string) env('UPLANDIA_HOSTS', ''))),
     // Addresses, with commas, of proxies whose word on who asks, and how, is taken; "*": whoever asks is one.
     'proxies' => (string) env('UPLANDIA_PROXIES', ''),
+    // Where `bootstrap/front.mjs` hands requests on from, which has weighed all others' word already.
+    'front' => (string) env('UPLANDIA_FRONT', ''),
     'timezone' => 'UTC',
     'locale' => 'en',
     'fallback_locale' => 'en',

@@ -97,7 +97,8 @@ final class AppServiceProvider extends ServiceProvider
         // Links and redirects lead where this server says it is, whatever a request says.
         URL::forceRootUrl(config('app.url'));
         URL::forceScheme((string) parse_url(config('app.url'), PHP_URL_SCHEME));
-        TrustProxies::at(config('app.proxies'));
+        $proxies = config('app.proxies');
+        TrustProxies::at($proxies === '*' ? '*' : implode(',', array_filter([config('app.front'), $proxies])));
         TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);
 
         if (config('app.bench') === true) {

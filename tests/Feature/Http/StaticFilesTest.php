@@ -54,6 +54,8 @@ final class StaticFilesTest extends TestCase
             self::assertStringContainsString('Content-Encoding: gzip', $squeezed);
             self::assertStringContainsString('Vary: Accept-Encoding', $squeezed);
             self::assertStringContainsString('max-age=31536000, immutable', $squeezed);
+            self::assertStringContainsString('X-Content-Type-Options: nosniff', $squeezed);
+            self::assertStringNotContainsString('Content-Security-Policy', $squeezed);
             self::assertStringEndsWith((string) gzencode('squeezed'), $squeezed);
         } finally {
             array_map(unlink(...), [$file, "{$file}.gz"]);
