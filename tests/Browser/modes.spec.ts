@@ -161,7 +161,7 @@ test('a paper: tried out first, read, and a break that closes what was seen', as
 });
 
 test('the server is killed in the middle of a test, and nothing is lost', async ({ page, browser }) => {
-  const server = new OwnServer(Number(process.env.UPLANDIA_PORT ?? 8123) + 40);
+  const server = new OwnServer(0);
   await server.start();
   try {
     const other = await browser.newPage({ baseURL: server.address });
@@ -204,7 +204,7 @@ for (const [which, goOn] of [
   test(`a lid that is closed for a day takes no second and no answer: the browser’s own clock ${which} meanwhile`, async ({
     browser,
   }) => {
-    const server = new OwnServer(Number(process.env.UPLANDIA_PORT ?? 8123) + 40);
+    const server = new OwnServer(0);
     await server.start();
     try {
       const page = await browser.newPage({ baseURL: server.address });

@@ -1,10 +1,17 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 
+/** Each worker of the tests has a server and a database of its own. */
+const WORKER = Number(process.env.TEST_PARALLEL_INDEX ?? 0);
+
 /** A second server over the database of the tests, which can be stopped and started again in the middle of one. */
 export class OwnServer {
   private process: ChildProcess | null = null;
+  private readonly port: number;
 
-  constructor(private readonly port: number) {}
+  /** @param which of those that one test has, from 0 */
+  constructor(which: number) {
+    this.port = Number(process.env.UPLANDIA_PORT ?? 8123) + 40 + 10 * WORKER + which;
+  }
 
   get address(): string {
     return `http://127.0.0.1:${this.port}`;
@@ -16,7 +23,7 @@ export class OwnServer {
       env: {
         ...process.env,
         APP_URL: this.address,
-        DB_DATABASE: `${process.cwd()}/storage/uplandia/browser.sqlite`,
+        DB_DATABASE: `${process.cwd()}/storage/uplandia/browser-${WORKER}.sqlite`,
         UPLANDIA_DEMO: 'true',
         UPLANDIA_DAYS_AHEAD: String(daysAhead),
         PHP_CLI_SERVER_WORKERS: '3',

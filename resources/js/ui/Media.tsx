@@ -21,7 +21,7 @@ export function Picture({ src, alt }: { src: string; alt: string }) {
         type="button"
         onClick={() => setLarge(true)}
         aria-label={`Enlarge: ${alt}`}
-        className="group relative block w-full cursor-zoom-in rounded-box border border-base-300"
+        className="group relative block min-h-11 w-full cursor-zoom-in rounded-box border border-base-300"
       >
         <img src={src} alt={alt} className="block w-full rounded-box" />
         <span className="absolute right-2 top-2 grid size-8 place-items-center rounded-field border border-base-300 bg-base-100">
