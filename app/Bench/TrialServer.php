@@ -45,8 +45,10 @@ final class TrialServer
             (new Process([PHP_BINARY, 'artisan', $command], base_path(), $environment))->mustRun();
         }
         $process = proc_open(
-            [PHP_BINARY, '-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-d', 'expose_php=0', '-S', $this->address, '-t', 'public',
-                'bootstrap/serve.php'],
+            [
+                PHP_BINARY, '-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-d', 'expose_php=0',
+                '-S', $this->address, '-t', 'public', 'bootstrap/serve.php',
+            ],
             [$nothing, $nothing, $nothing],
             $pipes,
             base_path(),
