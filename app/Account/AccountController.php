@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Account;
 
 use App\Clock\Moment;
-use App\Http\Contract\Delete;
-use App\Http\Contract\Post;
-use App\Http\Contract\Put;
+use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
@@ -29,7 +27,7 @@ final readonly class AccountController
     ) {
     }
 
-    #[Post('/api/account', 'Ask for an account', takes: RegisterRequest::class)]
+    #[Operation('Ask for an account')]
     public function store(RegisterRequest $request): Response
     {
         $this->later(new SendWelcome(
@@ -40,15 +38,7 @@ final readonly class AccountController
         return response()->noContent();
     }
 
-    #[
-        Post(
-            '/api/account/confirm',
-            'Make the account that a letter offers',
-            takes: ConfirmRequest::class,
-            returns: UserView::class,
-            status: 201,
-        ),
-    ]
+    #[Operation('Make the account that a letter offers', returns: UserView::class, status: 201)]
     public function confirm(ConfirmRequest $request): JsonResponse
     {
         $newcomer = Newcomer::of($request->string('token')->value(), Moment::now($this->clock));
@@ -73,7 +63,7 @@ final readonly class AccountController
         return new JsonResponse(UserView::of($user), 201);
     }
 
-    #[Put('/api/account', 'Change my account', takes: AccountRequest::class, returns: UserView::class)]
+    #[Operation('Change my account', returns: UserView::class)]
     public function update(AccountRequest $request): JsonResponse
     {
         $user = $this->user($request);
@@ -88,7 +78,7 @@ final readonly class AccountController
         return new JsonResponse(UserView::of($user));
     }
 
-    #[Put('/api/account/password', 'Change my password', takes: PasswordRequest::class)]
+    #[Operation('Change my password')]
     public function password(PasswordRequest $request): Response
     {
         $user = $this->user($request);
@@ -104,7 +94,7 @@ final readonly class AccountController
         return response()->noContent();
     }
 
-    #[Delete('/api/account', 'Delete my account', takes: DeleteAccountRequest::class)]
+    #[Operation('Delete my account')]
     public function destroy(DeleteAccountRequest $request): Response
     {
         $user = $this->user($request);
@@ -118,7 +108,7 @@ final readonly class AccountController
         return response()->noContent();
     }
 
-    #[Post('/api/password/forgot', 'Ask for a new password', takes: ForgotRequest::class)]
+    #[Operation('Ask for a new password')]
     public function forgot(ForgotRequest $request): Response
     {
         $this->later(new SendNewPassword($request->string('email')->value()));
@@ -126,7 +116,7 @@ final readonly class AccountController
         return response()->noContent();
     }
 
-    #[Post('/api/password/reset', 'Set a new password', takes: ResetRequest::class)]
+    #[Operation('Set a new password')]
     public function reset(ResetRequest $request): Response
     {
         $this->timebox->call(

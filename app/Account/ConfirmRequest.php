@@ -4,20 +4,11 @@ declare(strict_types=1);
 
 namespace App\Account;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
 use Illuminate\Validation\Rules\Password;
-use OpenApi\Attributes as OA;
 
-#[
-    OA\Schema(
-        schema: 'ConfirmRequest',
-        required: ['token', 'password'],
-        properties: [
-            new OA\Property(property: 'token', type: 'string', description: 'From the letter.'),
-            new OA\Property(property: 'password', type: 'string'),
-        ],
-    ),
-]
+#[Says('token', 'From the letter.')]
 final class ConfirmRequest extends Form
 {
     /** @return array<string, list<mixed>> */

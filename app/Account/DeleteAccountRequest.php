@@ -5,15 +5,7 @@ declare(strict_types=1);
 namespace App\Account;
 
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
-#[
-    OA\Schema(
-        schema: 'DeleteAccountRequest',
-        required: ['current_password'],
-        properties: [new OA\Property(property: 'current_password', type: 'string')],
-    ),
-]
 final class DeleteAccountRequest extends Form
 {
     /** @return array<string, list<mixed>> */

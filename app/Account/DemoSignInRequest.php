@@ -5,15 +5,7 @@ declare(strict_types=1);
 namespace App\Account;
 
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
-#[
-    OA\Schema(
-        schema: 'DemoSignInRequest',
-        required: ['person'],
-        properties: [new OA\Property(property: 'person', type: 'string')],
-    ),
-]
 final class DemoSignInRequest extends Form
 {
     /** @return array<string, list<mixed>> */

@@ -6,18 +6,7 @@ namespace App\Account;
 
 use App\Http\Form;
 use Illuminate\Validation\Rules\Password;
-use OpenApi\Attributes as OA;
 
-#[
-    OA\Schema(
-        schema: 'PasswordRequest',
-        required: ['current_password', 'password'],
-        properties: [
-            new OA\Property(property: 'current_password', type: 'string'),
-            new OA\Property(property: 'password', type: 'string'),
-        ],
-    ),
-]
 final class PasswordRequest extends Form
 {
     /** @return array<string, list<mixed>> */

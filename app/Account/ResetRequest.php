@@ -5,19 +5,7 @@ declare(strict_types=1);
 namespace App\Account;
 
 use Illuminate\Validation\Rules\Password;
-use OpenApi\Attributes as OA;
 
-#[
-    OA\Schema(
-        schema: 'ResetRequest',
-        required: ['token', 'email', 'password'],
-        properties: [
-            new OA\Property(property: 'token', type: 'string'),
-            new OA\Property(property: 'email', type: 'string'),
-            new OA\Property(property: 'password', type: 'string'),
-        ],
-    ),
-]
 final class ResetRequest extends AddressForm
 {
     /** @return array<string, list<mixed>> */

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Account;
 
 use App\Clock\Moment;
-use App\Http\Contract\Delete;
-use App\Http\Contract\Get;
-use App\Http\Contract\Post;
+use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -22,7 +20,7 @@ final readonly class SessionController
     {
     }
 
-    #[Get('/api/session', 'Who am I', returns: SessionView::class)]
+    #[Operation('Who am I', returns: SessionView::class)]
     public function show(Request $request): JsonResponse
     {
         $user = $request->user();
@@ -52,7 +50,7 @@ final readonly class SessionController
         );
     }
 
-    #[Post('/api/session', 'Sign in', takes: SignInRequest::class, returns: UserView::class)]
+    #[Operation('Sign in', returns: UserView::class)]
     public function store(SignInRequest $request): JsonResponse
     {
         [$account, $place] = [$request->string('email')->value(), (string) $request->ip()];
@@ -69,7 +67,7 @@ final readonly class SessionController
         return $this->signedIn($request);
     }
 
-    #[Post('/api/session/demo', 'Sign in as a demo person', takes: DemoSignInRequest::class, returns: UserView::class)]
+    #[Operation('Sign in as a demo person', returns: UserView::class)]
     public function demo(DemoSignInRequest $request): JsonResponse
     {
         if (config('app.demo') !== true) {
@@ -85,7 +83,7 @@ final readonly class SessionController
         return $this->signedIn($request);
     }
 
-    #[Delete('/api/session', 'Sign out')]
+    #[Operation('Sign out')]
     public function destroy(Request $request): Response
     {
         Auth::guard('web')->logout();

@@ -4,19 +4,6 @@ declare(strict_types=1);
 
 namespace App\Account;
 
-use OpenApi\Attributes as OA;
-
-#[
-    OA\Schema(
-        schema: 'SignInRequest',
-        required: ['email', 'password'],
-        properties: [
-            new OA\Property(property: 'email', type: 'string'),
-            new OA\Property(property: 'password', type: 'string'),
-            new OA\Property(property: 'remember', type: 'boolean'),
-        ],
-    ),
-]
 final class SignInRequest extends AddressForm
 {
     /** @return array<string, list<mixed>> */

@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace App\Account;
 
-use OpenApi\Attributes as OA;
-
-#[OA\Schema(schema: 'User')]
 final readonly class UserView
 {
+    /** @param  string  $extraTime  Factor of every time limit, such as 1.25. */
     public function __construct(
-        #[OA\Property] public string $name,
-        #[OA\Property] public string $email,
-        #[OA\Property(enum: Role::class)] public Role $role,
-        #[OA\Property(description: 'Factor of every time limit, such as 1.25.')] public string $extraTime,
+        public string $name,
+        public string $email,
+        public Role $role,
+        public string $extraTime,
     ) {
     }
 

@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace App\Assembly;
 
 use App\Account\User;
-use App\Http\Contract\Get;
-use App\Http\Contract\Post;
+use App\Http\Contract\Operation;
 use App\Question\Exam;
 use App\Question\QuestionView;
 use App\Question\Syllabus;
@@ -27,7 +26,7 @@ final readonly class BuilderController
     ) {
     }
 
-    #[Get('/api/exams/{exam}/builder', 'What can I build from', returns: BuilderView::class)]
+    #[Operation('What can I build from', returns: BuilderView::class)]
     public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $syllabus = Syllabus::of($exam);
@@ -44,40 +43,19 @@ final readonly class BuilderController
         );
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/count',
-            'How many questions are there',
-            takes: RecipeRequest::class,
-            returns: CountView::class,
-        ),
-    ]
+    #[Operation('How many questions are there', returns: CountView::class)]
     public function count(RecipeRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->counting->count($exam, $user, $request->recipe()));
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/facets',
-            'What would each filter leave',
-            takes: RecipeRequest::class,
-            returns: FacetsView::class,
-        ),
-    ]
+    #[Operation('What would each filter leave', returns: FacetsView::class)]
     public function facets(RecipeRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->facets->of($exam, $user, $request->recipe()));
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/questions',
-            'Which questions are there',
-            takes: PickRequest::class,
-            returns: PicksView::class,
-        ),
-    ]
+    #[Operation('Which questions are there', returns: PicksView::class)]
     public function questions(PickRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse(
@@ -92,7 +70,7 @@ final readonly class BuilderController
         );
     }
 
-    #[Get('/api/exams/{exam}/questions/{question}', 'Look at a question', returns: QuestionView::class)]
+    #[Operation('Look at a question', returns: QuestionView::class)]
     public function question(Exam $exam, int $question): JsonResponse
     {
         return new JsonResponse($this->picks->look($exam, $question));

@@ -4,23 +4,21 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Assembly\Pool;
 use Uplandia\Core\Marking\Outcome;
 
 /** How many questions there are, by pool. The six between `all` and `flagged` add up to it. */
-#[OA\Schema(schema: 'Counts')]
 final readonly class CountsView
 {
     public function __construct(
-        #[OA\Property] public int $all,
-        #[OA\Property] public int $new,
-        #[OA\Property] public int $gotIt,
-        #[OA\Property] public int $partly,
-        #[OA\Property] public int $missed,
-        #[OA\Property] public int $leftBlank,
-        #[OA\Property] public int $toBeMarked,
-        #[OA\Property] public int $flagged,
+        public int $all,
+        public int $new,
+        public int $gotIt,
+        public int $partly,
+        public int $missed,
+        public int $leftBlank,
+        public int $toBeMarked,
+        public int $flagged,
     ) {
     }
 

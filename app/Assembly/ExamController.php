@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use App\Http\Contract\Get;
+use App\Http\Contract\Operation;
 use App\Question\Exam;
 use App\Question\QuestionSets;
 use App\Question\Syllabus;
@@ -18,7 +18,7 @@ final readonly class ExamController
     {
     }
 
-    #[Get('/api/exams/{exam}', 'What the exam is', returns: ExamView::class)]
+    #[Operation('What the exam is', returns: ExamView::class)]
     public function show(Exam $exam): JsonResponse
     {
         $blueprint = $exam->blueprint();

@@ -4,42 +4,32 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\MapOf;
 use Uplandia\Core\Assembly\Blueprint;
 use Uplandia\Core\Assembly\Section;
 use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Shown;
 
 /** A section of the real exam. */
-#[OA\Schema(schema: 'ExamSection')]
 final readonly class ExamSectionView
 {
     /**
-     * @param  list<string>  $kinds
+     * @param  string  $marksEach  Exact, as a decimal.
+     * @param  string|null  $penalty  Share of its marks that a wrong answer costs, exact; null: nothing.
+     * @param  int  $minutes  Of its own, or its share of the whole by marks.
+     * @param  list<value-of<Kind>>  $kinds
+     * @param  object  $units  How many cases, passage sets and series.
      */
     public function __construct(
-        #[OA\Property] public string $code,
-        #[OA\Property] public string $name,
-        #[OA\Property] public int $questions,
-        #[OA\Property(description: 'Exact, as a decimal.')] public string $marksEach,
-        #[OA\Property] public string $marks,
-        #[
-            OA\Property(
-                description: 'Share of its marks that a wrong answer costs, exact; null: nothing.',
-                nullable: true,
-            ),
-        ]
+        public string $code,
+        public string $name,
+        public int $questions,
+        public string $marksEach,
+        public string $marks,
         public ?string $penalty,
-        #[OA\Property(description: 'Of its own, or its share of the whole by marks.')] public int $minutes,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string', enum: Kind::class))] public array $kinds,
-        #[
-            OA\Property(
-                type: 'object',
-                additionalProperties: new OA\AdditionalProperties(type: 'integer'),
-                description: 'How many cases, passage sets and series.',
-            ),
-        ]
-        public object $units,
+        public int $minutes,
+        public array $kinds,
+        #[MapOf('int')] public object $units,
     ) {
     }
 

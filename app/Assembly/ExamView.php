@@ -4,45 +4,38 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\MapOf;
 
 /** What the real exam is. */
-#[OA\Schema(schema: 'Exam')]
 final readonly class ExamView
 {
     /**
+     * @param  string|null  $breakAfter  Name of a section; null: there is no break.
+     * @param  string  $cut  In per cent.
+     * @param  int  $bank  Questions in the bank.
      * @param  list<ExamSectionView>  $sections
      * @param  list<ExamTopicView>  $topics
+     * @param  object  $kinds  Questions in the bank by kind.
      */
     public function __construct(
-        #[OA\Property] public string $exam,
-        #[OA\Property] public string $name,
-        #[OA\Property] public string $summary,
-        #[OA\Property] public int $minutes,
-        #[OA\Property] public int $readingMinutes,
-        #[
-            OA\Property(description: 'Name of a section; null: there is no break.', nullable: true),
-        ]
+        public string $exam,
+        public string $name,
+        public string $summary,
+        public int $minutes,
+        public int $readingMinutes,
         public ?string $breakAfter,
-        #[OA\Property] public int $breakMinutes,
-        #[OA\Property] public bool $pausable,
-        #[OA\Property(description: 'In per cent.')] public string $cut,
-        #[OA\Property] public int $scaleLow,
-        #[OA\Property] public int $scaleHigh,
-        #[OA\Property] public int $scaleCut,
-        #[OA\Property] public int $questions,
-        #[OA\Property] public string $marks,
-        #[OA\Property(description: 'Questions in the bank.')] public int $bank,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ExamSectionView::class))] public array $sections,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ExamTopicView::class))] public array $topics,
-        #[
-            OA\Property(
-                type: 'object',
-                additionalProperties: new OA\AdditionalProperties(type: 'integer'),
-                description: 'Questions in the bank by kind.',
-            ),
-        ]
-        public object $kinds,
+        public int $breakMinutes,
+        public bool $pausable,
+        public string $cut,
+        public int $scaleLow,
+        public int $scaleHigh,
+        public int $scaleCut,
+        public int $questions,
+        public string $marks,
+        public int $bank,
+        public array $sections,
+        public array $topics,
+        #[MapOf('int')] public object $kinds,
     ) {
     }
 }

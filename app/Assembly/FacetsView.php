@@ -4,67 +4,36 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\MapOf;
 
 /**
  * How many questions each value of each filter would leave, with all the other filters as they are chosen. Questions
  * are counted one by one here; a test takes cases and sets whole.
  */
-#[OA\Schema(schema: 'Facets')]
 final readonly class FacetsView
 {
-    #[
-        OA\Property(
-            type: 'object',
-            additionalProperties: new OA\AdditionalProperties(type: 'integer'),
-            description: 'By pool.',
-        ),
-    ]
+    /** By pool. */
+    #[MapOf('int')]
     public object $pools;
 
-    #[
-        OA\Property(
-            type: 'object',
-            additionalProperties: new OA\AdditionalProperties(type: 'integer'),
-            description: 'By difficulty, as the author says.',
-        ),
-    ]
+    /** By difficulty, as the author says. */
+    #[MapOf('int')]
     public object $difficulties;
 
-    #[
-        OA\Property(
-            type: 'object',
-            additionalProperties: new OA\AdditionalProperties(type: 'integer'),
-            description: 'By kind.',
-        ),
-    ]
+    /** By kind. */
+    #[MapOf('int')]
     public object $kinds;
 
-    #[
-        OA\Property(
-            type: 'object',
-            additionalProperties: new OA\AdditionalProperties(type: 'integer'),
-            description: 'By what they hold: picture, sound, film, table, exhibits.',
-        ),
-    ]
+    /** By what they hold: picture, sound, film, table, exhibits. */
+    #[MapOf('int')]
     public object $holds;
 
-    #[
-        OA\Property(
-            type: 'object',
-            additionalProperties: new OA\AdditionalProperties(type: 'integer'),
-            description: 'By difficulty, as the cohort finds it.',
-        ),
-    ]
+    /** By difficulty, as the cohort finds it. */
+    #[MapOf('int')]
     public object $found;
 
-    #[
-        OA\Property(
-            type: 'object',
-            additionalProperties: new OA\AdditionalProperties(ref: ValueCounts::class),
-            description: 'By family of tags and value.',
-        ),
-    ]
+    /** By family of tags and value. */
+    #[MapOf('array<string, int>')]
     public object $tags;
 
     /**

@@ -4,22 +4,18 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use OpenApi\Attributes as OA;
-
 /** What dropping one filter would add. */
-#[OA\Schema(schema: 'Gain')]
 final readonly class GainView
 {
+    /**
+     * @param  'topics'|'pools'|'difficulties'|'kinds'|'tags'|'words'|'only'  $filter  Name of the filter in the
+     *     recipe.
+     * @param  int  $more  How many questions more.
+     */
     public function __construct(
-        #[
-            OA\Property(
-                description: 'Name of the filter in the recipe.',
-                enum: ['topics', 'pools', 'difficulties', 'kinds', 'tags', 'words', 'only'],
-            ),
-        ]
         public string $filter,
-        #[OA\Property] public string $label,
-        #[OA\Property(description: 'How many questions more.')] public int $more,
+        public string $label,
+        public int $more,
     ) {
     }
 }

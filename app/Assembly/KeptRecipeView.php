@@ -4,16 +4,15 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\Like;
 
 /** A recipe that is kept under a name. */
-#[OA\Schema(schema: 'KeptRecipe')]
 final readonly class KeptRecipeView
 {
     public function __construct(
-        #[OA\Property] public string $id,
-        #[OA\Property] public string $name,
-        #[OA\Property(ref: RecipeRequest::class)] public object $choices,
+        public string $id,
+        public string $name,
+        #[Like(RecipeRequest::class)] public object $choices,
     ) {
     }
 

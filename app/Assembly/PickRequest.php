@@ -4,25 +4,16 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Assembly\InvalidRecipe;
 use Uplandia\Core\Assembly\Recipe;
 
 /** A page of the questions that the filters of a recipe leave. */
-#[
-    OA\Schema(
-        schema: 'PickRequest',
-        required: ['choices'],
-        properties: [
-            new OA\Property(property: 'choices', ref: RecipeRequest::class),
-            new OA\Property(property: 'page', type: 'integer', description: 'From 1.'),
-            new OA\Property(property: 'order', type: 'string', enum: PickOrder::class),
-            new OA\Property(property: 'down', type: 'boolean', description: 'The last first.'),
-        ],
-    ),
-]
+#[Says('page', 'From 1.')]
+#[Says('down', 'The last first.')]
+#[Says('choices', type: RecipeRequest::class)]
 final class PickRequest extends Form
 {
     /** @return array<string, list<mixed>> */

@@ -5,10 +5,7 @@ declare(strict_types=1);
 namespace App\Assembly;
 
 use App\Account\User;
-use App\Http\Contract\Delete;
-use App\Http\Contract\Get;
-use App\Http\Contract\Post;
-use App\Http\Contract\Put;
+use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use App\Question\Exam;
 use App\Question\Syllabus;
@@ -22,7 +19,7 @@ final readonly class RecipeController
 {
     private const MOST = 100;
 
-    #[Get('/api/exams/{exam}/recipes', 'My recipes', returns: KeptRecipesView::class)]
+    #[Operation('My recipes', returns: KeptRecipesView::class)]
     public function index(Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $kept = SavedRecipe::query()
@@ -36,15 +33,7 @@ final readonly class RecipeController
         return new JsonResponse(new KeptRecipesView(array_map(KeptRecipeView::of(...), array_values($kept->all()))));
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/recipes',
-            'Keep a recipe',
-            takes: RecipeRequest::class,
-            returns: KeptRecipeView::class,
-            status: 201,
-        ),
-    ]
+    #[Operation('Keep a recipe', returns: KeptRecipeView::class, status: 201)]
     public function store(RecipeRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $kept = SavedRecipe::query()->where('user_id', $user->id)->where('exam_id', $exam->id)->whereNotNull('name');
@@ -60,7 +49,7 @@ final readonly class RecipeController
         return new JsonResponse(KeptRecipeView::of($recipe), 201);
     }
 
-    #[Put('/api/recipes/{recipe}', 'Change a recipe', takes: RecipeRequest::class, returns: KeptRecipeView::class)]
+    #[Operation('Change a recipe', returns: KeptRecipeView::class)]
     public function update(RecipeRequest $request, SavedRecipe $recipe): JsonResponse
     {
         $exam = Exam::query()->findOrFail($recipe->exam_id);
@@ -70,7 +59,7 @@ final readonly class RecipeController
         return new JsonResponse(KeptRecipeView::of($recipe));
     }
 
-    #[Delete('/api/recipes/{recipe}', 'Delete a recipe')]
+    #[Operation('Delete a recipe')]
     public function destroy(SavedRecipe $recipe): Response
     {
         $recipe->delete();

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
 use Closure;
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Assembly\InvalidRecipe;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Pool;
@@ -15,89 +15,24 @@ use Uplandia\Core\Assembly\Spread;
 use Uplandia\Core\Question\Difficulty;
 use Uplandia\Core\Question\Kind;
 
-#[
-    OA\Schema(
-        schema: 'Recipe',
-        required: ['pools', 'count', 'mode'],
-        properties: [
-            new OA\Property(
-                property: 'topics',
-                type: 'array',
-                nullable: true,
-                items: new OA\Items(type: 'string'),
-                description: 'Codes of topics or subtopics; null: all.',
-            ),
-            new OA\Property(
-                property: 'pools',
-                type: 'array',
-                items: new OA\Items(type: 'string', enum: Pool::class),
-                description: 'None means all questions.',
-            ),
-            new OA\Property(
-                property: 'difficulties',
-                type: 'array',
-                items: new OA\Items(type: 'string', enum: Difficulty::class),
-            ),
-            new OA\Property(property: 'kinds', type: 'array', items: new OA\Items(type: 'string', enum: Kind::class)),
-            new OA\Property(
-                property: 'tags',
-                type: 'object',
-                additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string')),
-                description: 'Values by family.',
-            ),
-            new OA\Property(
-                property: 'words',
-                type: 'string',
-                description: 'To be found: words, "phrases", start*, -without.',
-            ),
-            new OA\Property(
-                property: 'name',
-                type: 'string',
-                nullable: true,
-                description: 'Of the test or the recipe; null: one made of the choices.',
-            ),
-            new OA\Property(property: 'count', type: 'integer'),
-            new OA\Property(property: 'mode', type: 'string', enum: Mode::class),
-            new OA\Property(property: 'spread', type: 'string', enum: Spread::class),
-            new OA\Property(
-                property: 'only',
-                type: 'array',
-                items: new OA\Items(type: 'integer'),
-                description: 'Questions picked by hand; none: all.',
-            ),
-            new OA\Property(property: 'minutes', type: 'integer', nullable: true),
-            new OA\Property(property: 'plain', type: 'boolean', description: 'Every question is worth one mark.'),
-            new OA\Property(
-                property: 'penalty',
-                type: 'string',
-                description: 'Share of its marks that a wrong answer costs, exact, or "exam".',
-            ),
-            new OA\Property(
-                property: 'shuffled',
-                type: 'boolean',
-                description: 'Options in an order of each sitting\'s own.',
-            ),
-            new OA\Property(
-                property: 'secondsEach',
-                type: 'integer',
-                nullable: true,
-                description: 'For each question of a timed test, instead of minutes for the whole.',
-            ),
-            new OA\Property(
-                property: 'runningScore',
-                type: 'boolean',
-                description: 'In tutor mode, show the score so far.',
-            ),
-            new OA\Property(property: 'asksSureness', type: 'boolean'),
-            new OA\Property(
-                property: 'byTopic',
-                type: 'object',
-                additionalProperties: new OA\AdditionalProperties(type: 'integer'),
-                description: 'How many of each topic, by code, where they are spread by hand.',
-            ),
-        ],
-    ),
-]
+#[Says('topics', 'Codes of topics or subtopics; null: all.', 'list<string>|null')]
+#[Says('pools', 'None means all questions.', 'list<'.Pool::class.'>', needed: true)]
+#[Says('count', type: 'int', needed: true)]
+#[Says('tags', 'Values by family.', 'array<string, list<string>>')]
+#[Says('words', 'To be found: words, "phrases", start*, -without.', 'string')]
+#[Says('name', 'Of the test or the recipe; null: one made of the choices.')]
+#[Says('only', 'Questions picked by hand; none: all.', 'list<int>')]
+#[Says('plain', 'Every question is worth one mark.', 'bool')]
+#[Says('penalty', 'Share of its marks that a wrong answer costs, exact, or "exam".', 'string')]
+#[Says('shuffled', 'Options in an order of each sitting\'s own.', 'bool')]
+#[Says('secondsEach', 'For each question of a timed test, instead of minutes for the whole.')]
+#[Says('runningScore', 'In tutor mode, show the score so far.', 'bool')]
+#[Says('byTopic', 'How many of each topic, by code, where they are spread by hand.', 'array<string, int>')]
+#[Says('difficulties', type: 'list<'.Difficulty::class.'>')]
+#[Says('kinds', type: 'list<'.Kind::class.'>')]
+#[Says('mode', type: Mode::class, needed: true)]
+#[Says('spread', type: Spread::class)]
+#[Says('asksSureness', type: 'bool')]
 final class RecipeRequest extends Form
 {
     private const NAMES = [

@@ -92,12 +92,12 @@ final readonly class ShortfallWords
             fn (Filters $filters): array => ['all' => $this->bank->available($plan->selection->by($filters))],
             $recipe->filters->dropped(),
         );
+        /** @var array<key-of<self::DROP>, int> $gains */
         $gains = Shortfall::of(['all' => $here + 1], ['all' => $here], $without)->gainByFilter ?? [];
 
         return array_map(
-            fn (string $filter, int $more): GainView => new GainView($filter, self::DROP[$filter], $more),
+            fn (string $filter): GainView => new GainView($filter, self::DROP[$filter], $gains[$filter]),
             array_keys($gains),
-            $gains,
         );
     }
 }

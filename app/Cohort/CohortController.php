@@ -6,8 +6,7 @@ namespace App\Cohort;
 
 use App\Account\User;
 use App\Clock\Moment;
-use App\Http\Contract\Get;
-use App\Http\Contract\Put;
+use App\Http\Contract\Operation;
 use App\Question\Enrolment;
 use App\Question\Exam;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -24,13 +23,13 @@ final readonly class CohortController
     ) {
     }
 
-    #[Get('/api/exams/{exam}/cohort', 'Where I stand among others', returns: CohortView::class)]
+    #[Operation('Where I stand among others', returns: CohortView::class)]
     public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->reader->of($exam, $user));
     }
 
-    #[Put('/api/exams/{exam}/cohort', 'Take part in the cohort, or stay out of it', takes: CohortRequest::class)]
+    #[Operation('Take part in the cohort, or stay out of it')]
     public function takePart(CohortRequest $request, Exam $exam, #[CurrentUser] User $user): Response
     {
         $takesPart = $request->boolean('takesPart');

@@ -5,16 +5,8 @@ declare(strict_types=1);
 namespace App\Cohort;
 
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
 /** Whether one takes part in the cohort of an exam. */
-#[
-    OA\Schema(
-        schema: 'CohortWanted',
-        required: ['takesPart'],
-        properties: [new OA\Property(property: 'takesPart', type: 'boolean')],
-    ),
-]
 final class CohortRequest extends Form
 {
     /** @return array<string, list<mixed>> */

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Handbook;
 
-use App\Http\Contract\Get;
-use App\Http\Contract\Post;
+use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use App\Question\Exam;
 use App\Question\PlainExcerpt;
@@ -15,7 +14,7 @@ use Uplandia\Core\Assembly\TextHits;
 
 final class HandbookController
 {
-    #[Get('/api/exams/{exam}/handbook', 'List handbook sections', returns: HandbookView::class)]
+    #[Operation('List handbook sections', returns: HandbookView::class)]
     public function index(Exam $exam): JsonResponse
     {
         $sections = HandbookSection::query()
@@ -32,7 +31,7 @@ final class HandbookController
         );
     }
 
-    #[Get('/api/exams/{exam}/handbook-pages', 'Read the whole handbook', returns: WholeHandbookView::class)]
+    #[Operation('Read the whole handbook', returns: WholeHandbookView::class)]
     public function whole(Exam $exam): JsonResponse
     {
         $sections = array_values(
@@ -56,14 +55,7 @@ final class HandbookController
         );
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/handbook-search',
-            'Find something in the handbook',
-            takes: HandbookSearchRequest::class,
-            returns: HandbookHitsView::class,
-        ),
-    ]
+    #[Operation('Find something in the handbook', returns: HandbookHitsView::class)]
     public function search(HandbookSearchRequest $request, Exam $exam): JsonResponse
     {
         $hits = new TextHits(SearchText::of($request->string('words')->value()));
@@ -83,7 +75,7 @@ final class HandbookController
         return new JsonResponse(new HandbookHitsView($found));
     }
 
-    #[Get('/api/exams/{exam}/tables', 'Read the reference tables', returns: ReferenceTablesView::class)]
+    #[Operation('Read the reference tables', returns: ReferenceTablesView::class)]
     public function tables(Exam $exam): JsonResponse
     {
         $tables = ReferenceTable::query()->where('exam_id', $exam->id)->orderBy('position')->get();
@@ -98,7 +90,7 @@ final class HandbookController
         );
     }
 
-    #[Get('/api/exams/{exam}/handbook/{section}', 'Read a handbook section', returns: SectionView::class)]
+    #[Operation('Read a handbook section', returns: SectionView::class)]
     public function show(Exam $exam, string $section): JsonResponse
     {
         $sections = HandbookSection::query()->where('exam_id', $exam->id);

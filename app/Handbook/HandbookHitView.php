@@ -4,17 +4,15 @@ declare(strict_types=1);
 
 namespace App\Handbook;
 
-use OpenApi\Attributes as OA;
-
 /** A section in which something was found. */
-#[OA\Schema(schema: 'HandbookHit')]
 final readonly class HandbookHitView
 {
+    /** @param  string  $excerpt  Around the first hit, without Markdown. */
     public function __construct(
-        #[OA\Property] public string $code,
-        #[OA\Property] public string $chapter,
-        #[OA\Property] public string $title,
-        #[OA\Property(description: 'Around the first hit, without Markdown.')] public string $excerpt,
+        public string $code,
+        public string $chapter,
+        public string $title,
+        public string $excerpt,
     ) {
     }
 }

@@ -4,19 +4,11 @@ declare(strict_types=1);
 
 namespace App\Handbook;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
 /** What to find in a handbook. */
-#[
-    OA\Schema(
-        schema: 'HandbookWanted',
-        required: ['words'],
-        properties: [
-            new OA\Property(property: 'words', type: 'string', description: 'Words, "phrases", start*, -without.'),
-        ],
-    ),
-]
+#[Says('words', 'Words, "phrases", start*, -without.')]
 final class HandbookSearchRequest extends Form
 {
     /** @return array<string, list<mixed>> */

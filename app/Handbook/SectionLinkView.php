@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace App\Handbook;
 
-use OpenApi\Attributes as OA;
-
-#[OA\Schema(schema: 'SectionLink')]
 final readonly class SectionLinkView
 {
+    /** @param  int  $steps  Of its lesson; 0: it is a page only. */
     public function __construct(
-        #[OA\Property] public string $code,
-        #[OA\Property] public string $chapter,
-        #[OA\Property] public string $title,
-        #[OA\Property(description: 'Of its lesson; 0: it is a page only.')] public int $steps,
+        public string $code,
+        public string $chapter,
+        public string $title,
+        public int $steps,
     ) {
     }
 

@@ -4,21 +4,20 @@ declare(strict_types=1);
 
 namespace App\Handbook;
 
-use OpenApi\Attributes as OA;
-
-#[OA\Schema(schema: 'Section')]
 final readonly class SectionView
 {
-    /** @param  list<StepView>  $lesson */
+    /**
+     * @param  string  $body  Markdown.
+     * @param  list<StepView>  $lesson  Empty: a page only.
+     */
     public function __construct(
-        #[OA\Property] public string $code,
-        #[OA\Property] public string $chapter,
-        #[OA\Property] public string $title,
-        #[OA\Property(description: 'Markdown.')] public string $body,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: StepView::class), description: 'Empty: a page only.')]
+        public string $code,
+        public string $chapter,
+        public string $title,
+        public string $body,
         public array $lesson,
-        #[OA\Property(ref: SectionLinkView::class, nullable: true)] public ?SectionLinkView $before,
-        #[OA\Property(ref: SectionLinkView::class, nullable: true)] public ?SectionLinkView $after,
+        public ?SectionLinkView $before,
+        public ?SectionLinkView $after,
     ) {
     }
 

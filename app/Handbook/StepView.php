@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace App\Handbook;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\Named;
 
 /** A step of a lesson. */
-#[OA\Schema(schema: 'LessonStep')]
+#[Named('LessonStep')]
 final readonly class StepView
 {
+    /** @param  string  $body  Markdown. */
     public function __construct(
-        #[OA\Property] public string $title,
-        #[OA\Property(description: 'Markdown.')] public string $body,
+        public string $title,
+        public string $body,
     ) {
     }
 }

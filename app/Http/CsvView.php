@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\Named;
 
-#[OA\Schema(schema: 'TakenTable')]
+#[Named('TakenTable')]
 final readonly class CsvView
 {
+    /** @param  string  $csv  Comma-separated values with a head line (RFC 4180), UTF-8. */
     public function __construct(
-        #[OA\Property(description: 'Comma-separated values with a head line (RFC 4180), UTF-8.')] public string $csv,
+        public string $csv,
     ) {
     }
 }

@@ -4,24 +4,11 @@ declare(strict_types=1);
 
 namespace App\Library;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 
-#[
-    OA\Schema(
-        schema: 'Highlights',
-        required: ['highlights'],
-        properties: [
-            new OA\Property(
-                property: 'highlights',
-                type: 'array',
-                items: new OA\Items(ref: HighlightView::class),
-                description: 'All that the question is to have from now on.',
-            ),
-        ],
-    ),
-]
+#[Says('highlights', 'All that the question is to have from now on.', 'list<'.HighlightView::class.'>')]
 final class HighlightsRequest extends Form
 {
     private const MOST = 200;

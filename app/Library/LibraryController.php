@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Library;
 
-use App\Http\Contract\Get;
-use App\Http\Contract\Post;
-use App\Http\Contract\Put;
+use App\Http\Contract\Operation;
 use App\Question\ReportAbout;
 use App\Sitting\Sitting;
 use Illuminate\Http\JsonResponse;
@@ -19,13 +17,13 @@ final readonly class LibraryController
     {
     }
 
-    #[Get('/api/sittings/{sitting}/kept', 'Stars, notes and highlights', returns: KeptAllView::class)]
+    #[Operation('Stars, notes and highlights', returns: KeptAllView::class)]
     public function show(Sitting $sitting): JsonResponse
     {
         return new JsonResponse(new KeptAllView($this->shelf->of($sitting)));
     }
 
-    #[Put('/api/sittings/{sitting}/questions/{position}/star', 'Star a question', takes: StarRequest::class)]
+    #[Operation('Star a question')]
     public function star(StarRequest $request, Sitting $sitting, int $position): Response
     {
         $this->shelf->star($sitting, $position, $request->boolean('on'));
@@ -33,7 +31,7 @@ final readonly class LibraryController
         return response()->noContent();
     }
 
-    #[Put('/api/sittings/{sitting}/questions/{position}/note', 'Keep a note', takes: NoteRequest::class)]
+    #[Operation('Keep a note')]
     public function note(NoteRequest $request, Sitting $sitting, int $position): Response
     {
         $this->shelf->note($sitting, $position, PlainText::trim($request->string('note')->value()));
@@ -41,13 +39,7 @@ final readonly class LibraryController
         return response()->noContent();
     }
 
-    #[
-        Put(
-            '/api/sittings/{sitting}/questions/{position}/highlights',
-            'Keep highlights',
-            takes: HighlightsRequest::class,
-        ),
-    ]
+    #[Operation('Keep highlights')]
     public function highlights(HighlightsRequest $request, Sitting $sitting, int $position): Response
     {
         $this->shelf->highlight($sitting, $position, $request->highlights());
@@ -55,7 +47,7 @@ final readonly class LibraryController
         return response()->noContent();
     }
 
-    #[Post('/api/sittings/{sitting}/questions/{position}/words', 'Tell the authors', takes: WordRequest::class)]
+    #[Operation('Tell the authors')]
     public function tell(WordRequest $request, Sitting $sitting, int $position): Response
     {
         $this->shelf->tell(
@@ -68,13 +60,13 @@ final readonly class LibraryController
         return response()->noContent();
     }
 
-    #[Get('/api/sittings/{sitting}/scratch', 'The scratch pad', returns: ScratchView::class)]
+    #[Operation('The scratch pad', returns: ScratchView::class)]
     public function scratch(Sitting $sitting): JsonResponse
     {
         return new JsonResponse($this->scratchPads->of($sitting));
     }
 
-    #[Put('/api/sittings/{sitting}/scratch', 'Keep the scratch pad', takes: ScratchRequest::class)]
+    #[Operation('Keep the scratch pad')]
     public function keepScratch(ScratchRequest $request, Sitting $sitting): Response
     {
         $this->scratchPads->keep($sitting, $request->string('words')->value(), $request->strokes());

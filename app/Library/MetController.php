@@ -6,8 +6,7 @@ namespace App\Library;
 
 use App\Account\User;
 use App\Clock\Moment;
-use App\Http\Contract\Get;
-use App\Http\Contract\Post;
+use App\Http\Contract\Operation;
 use App\Http\Csv;
 use App\Http\CsvView;
 use App\Question\Exam;
@@ -26,7 +25,7 @@ final readonly class MetController
     {
     }
 
-    #[Post('/api/exams/{exam}/library', 'List what I have met', takes: MetRequest::class, returns: LibraryView::class)]
+    #[Operation('List what I have met', returns: LibraryView::class)]
     public function index(MetRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->reader->of(
@@ -38,14 +37,7 @@ final readonly class MetController
         ));
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/library/table',
-            'Take what I have met away as a table',
-            takes: MetRequest::class,
-            returns: CsvView::class,
-        ),
-    ]
+    #[Operation('Take what I have met away as a table', returns: CsvView::class)]
     public function table(MetRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $met = $this->reader->all(
@@ -58,7 +50,7 @@ final readonly class MetController
         return new JsonResponse(new CsvView(Csv::of(self::HEAD, array_map(self::row(...), $met))));
     }
 
-    #[Get('/api/exams/{exam}/library/{question}', 'Every time I met a question', returns: HistoryView::class)]
+    #[Operation('Every time I met a question', returns: HistoryView::class)]
     public function history(Exam $exam, int $question, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->reader->history($exam, $user, $question));

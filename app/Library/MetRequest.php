@@ -4,25 +4,16 @@ declare(strict_types=1);
 
 namespace App\Library;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Pool;
 
 /** Which of the questions one has met to list. */
-#[
-    OA\Schema(
-        schema: 'MetWanted',
-        required: ['page'],
-        properties: [
-            new OA\Property(property: 'words', type: 'string', nullable: true, description: 'Of question or note.'),
-            new OA\Property(property: 'topic', type: 'string', nullable: true, description: 'Code; null: all.'),
-            new OA\Property(property: 'pool', type: 'string', nullable: true, enum: Pool::class),
-            new OA\Property(property: 'page', type: 'integer', description: 'From 1.'),
-        ],
-    ),
-]
+#[Says('words', 'Of question or note.')]
+#[Says('topic', 'Code; null: all.')]
+#[Says('page', 'From 1.')]
 final class MetRequest extends Form
 {
     /** @return array<string, list<mixed>> */

@@ -4,30 +4,36 @@ declare(strict_types=1);
 
 namespace App\Library;
 
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Question\Kind;
 
 /** A question that one has met, in a line. */
-#[OA\Schema(schema: 'Met')]
 final readonly class MetView
 {
+    /**
+     * @param  string  $excerpt  The stem's beginning, without Markdown.
+     * @param  Outcome|null  $outcome  The latest; null: only marked so far.
+     * @param  int  $seen  How often it was met.
+     * @param  int  $seenAt  When last, Unix milliseconds.
+     * @param  bool  $inGapBook  It stands in the gap book and has not closed.
+     * @param  string  $note  One's own; empty: none.
+     * @param  string|null  $sitting  Where it was met last and may be read.
+     */
     public function __construct(
-        #[OA\Property] public int $question,
-        #[OA\Property(description: 'The stem\'s beginning, without Markdown.')] public string $excerpt,
-        #[OA\Property(enum: Kind::class)] public Kind $kind,
-        #[OA\Property] public string $topic,
-        #[OA\Property] public string $subtopic,
-        #[OA\Property(enum: Outcome::class, nullable: true, description: 'The latest; null: only marked so far.')]
+        public int $question,
+        public string $excerpt,
+        public Kind $kind,
+        public string $topic,
+        public string $subtopic,
         public ?Outcome $outcome,
-        #[OA\Property(description: 'How often it was met.')] public int $seen,
-        #[OA\Property(description: 'When last, Unix milliseconds.')] public int $seenAt,
-        #[OA\Property] public bool $flagged,
-        #[OA\Property] public bool $starred,
-        #[OA\Property(description: 'It stands in the gap book and has not closed.')] public bool $inGapBook,
-        #[OA\Property(description: 'One\'s own; empty: none.')] public string $note,
-        #[OA\Property(nullable: true, description: 'Where it was met last and may be read.')] public ?string $sitting,
-        #[OA\Property(nullable: true)] public ?int $position,
+        public int $seen,
+        public int $seenAt,
+        public bool $flagged,
+        public bool $starred,
+        public bool $inGapBook,
+        public string $note,
+        public ?string $sitting,
+        public ?int $position,
     ) {
     }
 

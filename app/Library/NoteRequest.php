@@ -4,16 +4,10 @@ declare(strict_types=1);
 
 namespace App\Library;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
-#[
-    OA\Schema(
-        schema: 'Note',
-        required: ['note'],
-        properties: [new OA\Property(property: 'note', type: 'string', description: 'Empty: there is to be none.')],
-    ),
-]
+#[Says('note', 'Empty: there is to be none.')]
 final class NoteRequest extends Form
 {
     /** @return array<string, list<mixed>> */

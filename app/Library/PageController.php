@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace App\Library;
 
 use App\Account\User;
-use App\Http\Contract\Get;
-use App\Http\Contract\Put;
+use App\Http\Contract\Operation;
 use App\Question\Exam;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -20,13 +19,13 @@ final readonly class PageController
     {
     }
 
-    #[Get('/api/exams/{exam}/handbook-kept', 'My notes and marks in the handbook', returns: PagesKeptView::class)]
+    #[Operation('My notes and marks in the handbook', returns: PagesKeptView::class)]
     public function index(Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->shelf->of($exam, $user));
     }
 
-    #[Put('/api/exams/{exam}/handbook/{section}/note', 'Keep a note with a page', takes: NoteRequest::class)]
+    #[Operation('Keep a note with a page')]
     public function note(NoteRequest $request, Exam $exam, string $section, #[CurrentUser] User $user): Response
     {
         $this->shelf->note(
@@ -39,13 +38,7 @@ final readonly class PageController
         return response()->noContent();
     }
 
-    #[
-        Put(
-            '/api/exams/{exam}/handbook/{section}/highlights',
-            'Keep highlights of a page',
-            takes: HighlightsRequest::class,
-        ),
-    ]
+    #[Operation('Keep highlights of a page')]
     public function highlights(
         HighlightsRequest $request,
         Exam $exam,
@@ -62,7 +55,7 @@ final readonly class PageController
         return response()->noContent();
     }
 
-    #[Put('/api/exams/{exam}/handbook/{section}/reading', 'How far a page was read', takes: ReadingRequest::class)]
+    #[Operation('How far a page was read')]
     public function reading(ReadingRequest $request, Exam $exam, string $section, #[CurrentUser] User $user): Response
     {
         $this->shelf->read(

@@ -4,20 +4,11 @@ declare(strict_types=1);
 
 namespace App\Library;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
 use Closure;
-use OpenApi\Attributes as OA;
 
-#[
-    OA\Schema(
-        schema: 'ScratchKept',
-        required: ['words', 'strokes'],
-        properties: [
-            new OA\Property(property: 'words', type: 'string'),
-            new OA\Property(property: 'strokes', type: 'array', items: new OA\Items(type: 'string')),
-        ],
-    ),
-]
+#[Says('strokes', type: 'list<string>')]
 final class ScratchRequest extends Form
 {
     private const MOST_BYTES = 300_000;

@@ -6,8 +6,7 @@ namespace App\Library;
 
 use App\Account\User;
 use App\Handbook\HandbookSection;
-use App\Http\Contract\Get;
-use App\Http\Contract\Post;
+use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use App\Question\Exam;
 use App\Sitting\BuiltView;
@@ -28,13 +27,7 @@ final readonly class SectionController
     {
     }
 
-    #[
-        Get(
-            '/api/exams/{exam}/handbook/{section}/questions',
-            'Count the questions on a section',
-            returns: SectionQuestionsView::class,
-        ),
-    ]
+    #[Operation('Count the questions on a section', returns: SectionQuestionsView::class)]
     public function show(Exam $exam, string $section, #[CurrentUser] User $user): JsonResponse
     {
         $this->refuseUnknown($exam, $section);
@@ -63,14 +56,7 @@ final readonly class SectionController
         ));
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/handbook/{section}/quiz',
-            'Begin a short quiz on a section',
-            returns: BuiltView::class,
-            status: 201,
-        ),
-    ]
+    #[Operation('Begin a short quiz on a section', returns: BuiltView::class, status: 201)]
     public function quiz(Exam $exam, string $section, #[CurrentUser] User $user): JsonResponse
     {
         $title = $this->refuseUnknown($exam, $section);

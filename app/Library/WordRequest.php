@@ -4,21 +4,12 @@ declare(strict_types=1);
 
 namespace App\Library;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
 use App\Question\ReportAbout;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 
-#[
-    OA\Schema(
-        schema: 'WordToAuthors',
-        required: ['about', 'body'],
-        properties: [
-            new OA\Property(property: 'about', type: 'string', enum: ReportAbout::class),
-            new OA\Property(property: 'body', type: 'string', description: 'In the candidate\'s words.'),
-        ],
-    ),
-]
+#[Says('body', 'In the candidate\'s words.')]
 final class WordRequest extends Form
 {
     /** @return array<string, list<mixed>> */

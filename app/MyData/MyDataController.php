@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\MyData;
 
 use App\Account\User;
-use App\Http\Contract\ProblemView;
+use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /** All that is a person's, out of here and in again. */
@@ -24,28 +23,7 @@ final readonly class MyDataController
     {
     }
 
-    #[
-        OA\Get(
-            path: '/api/my-data',
-            operationId: 'takeMyDataAway',
-            summary: 'Take my data away',
-            responses: [
-                new OA\Response(
-                    response: 200,
-                    description: 'An archive (ZIP): JSON with its schemas, tables, drawings and pictures.',
-                    content: new OA\MediaType(
-                        mediaType: 'application/zip',
-                        schema: new OA\Schema(type: 'string', format: 'binary'),
-                    ),
-                ),
-                new OA\Response(
-                    response: 'default',
-                    description: 'It could not be done; the message says why.',
-                    content: new OA\JsonContent(ref: ProblemView::class),
-                ),
-            ],
-        ),
-    ]
+    #[Operation('Take my data away', returns: 'application/zip')]
     public function pack(#[CurrentUser] User $user): BinaryFileResponse
     {
         ini_set('memory_limit', self::MEMORY);
@@ -55,32 +33,7 @@ final readonly class MyDataController
         return $response;
     }
 
-    #[
-        OA\Post(
-            path: '/api/my-data',
-            operationId: 'takeMyDataIn',
-            summary: 'Take my data in',
-            requestBody: new OA\RequestBody(
-                required: true,
-                content: new OA\MediaType(
-                    mediaType: 'application/zip',
-                    schema: new OA\Schema(type: 'string', format: 'binary'),
-                ),
-            ),
-            responses: [
-                new OA\Response(
-                    response: 200,
-                    description: 'All of it is here now.',
-                    content: new OA\JsonContent(ref: TakenInView::class),
-                ),
-                new OA\Response(
-                    response: 'default',
-                    description: 'It could not be done; the message says why. Nothing was taken in.',
-                    content: new OA\JsonContent(ref: ProblemView::class),
-                ),
-            ],
-        ),
-    ]
+    #[Operation('Take my data in', returns: TakenInView::class, file: 'application/zip')]
     public function unpack(Request $request, #[CurrentUser] User $user): JsonResponse
     {
         if ($user->made_up_as !== null) {

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\Named;
 
-#[OA\Schema(schema: 'PlanCalendar')]
+#[Named('PlanCalendar')]
 final readonly class CalendarView
 {
-    public function __construct(#[OA\Property(description: 'iCalendar (RFC 5545).')] public string $text)
-    {
+    /** @param  string  $text  iCalendar (RFC 5545). */
+    public function __construct(
+        public string $text,
+    ) {
     }
 }

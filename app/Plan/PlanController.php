@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Account\User;
-use App\Http\Contract\Get;
-use App\Http\Contract\Put;
+use App\Http\Contract\Operation;
 use App\Question\Exam;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -18,13 +17,13 @@ final readonly class PlanController
     {
     }
 
-    #[Get('/api/exams/{exam}/plan', 'The weeks up to the exam', returns: PlanView::class)]
+    #[Operation('The weeks up to the exam', returns: PlanView::class)]
     public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->reader->of($exam, $user));
     }
 
-    #[Put('/api/exams/{exam}/plan', 'Say how much time there is', takes: PlanRequest::class)]
+    #[Operation('Say how much time there is')]
     public function keep(PlanRequest $request, Exam $exam, #[CurrentUser] User $user): Response
     {
         PlanHours::keep(
@@ -39,7 +38,7 @@ final readonly class PlanController
         return response()->noContent();
     }
 
-    #[Get('/api/exams/{exam}/plan/calendar', 'Take the plan away as a calendar', returns: CalendarView::class)]
+    #[Operation('Take the plan away as a calendar', returns: CalendarView::class)]
     public function calendar(Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse(new CalendarView($this->calendar->of($this->reader->of($exam, $user))));

@@ -4,31 +4,12 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
 /** The hours that a candidate has. */
-#[
-    OA\Schema(
-        schema: 'PlanWanted',
-        required: ['hoursWeek', 'weekdaysOff', 'datesOff'],
-        properties: [
-            new OA\Property(property: 'hoursWeek', type: 'number', minimum: 0.5, maximum: 80),
-            new OA\Property(
-                property: 'weekdaysOff',
-                type: 'array',
-                items: new OA\Items(type: 'integer', minimum: 1, maximum: 7),
-                description: '1 is Monday; at most six of them.',
-            ),
-            new OA\Property(
-                property: 'datesOff',
-                type: 'array',
-                items: new OA\Items(type: 'string', format: 'date'),
-                description: 'At most 366.',
-            ),
-        ],
-    ),
-]
+#[Says('weekdaysOff', '1 is Monday; at most six of them.')]
+#[Says('datesOff', 'At most 366.')]
 final class PlanRequest extends Form
 {
     /** @return array<string, list<mixed>> */

@@ -6,8 +6,7 @@ namespace App\Progress;
 
 use App\Account\User;
 use App\Assembly\TestBuilder;
-use App\Http\Contract\Get;
-use App\Http\Contract\Post;
+use App\Http\Contract\Operation;
 use App\Question\Exam;
 use App\Sitting\BuiltView;
 use App\Sitting\Desk;
@@ -29,7 +28,7 @@ final readonly class AdaptiveController
     ) {
     }
 
-    #[Get('/api/exams/{exam}/adaptive', 'What an adaptive test could ask', returns: AdaptiveOfferView::class)]
+    #[Operation('What an adaptive test could ask', returns: AdaptiveOfferView::class)]
     public function show(Exam $exam): JsonResponse
     {
         return new JsonResponse(
@@ -47,15 +46,7 @@ final readonly class AdaptiveController
         );
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/adaptive',
-            'Prepare an adaptive test',
-            takes: AdaptiveRequest::class,
-            returns: BuiltView::class,
-            status: 201,
-        ),
-    ]
+    #[Operation('Prepare an adaptive test', returns: BuiltView::class, status: 201)]
     public function store(AdaptiveRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $sitting = $this->tests->ready(
@@ -68,14 +59,7 @@ final readonly class AdaptiveController
         return new JsonResponse(new BuiltView($sitting->id), 201);
     }
 
-    #[
-        Post(
-            '/api/sittings/{sitting}/next',
-            'Ask for the next question',
-            takes: NextRequest::class,
-            returns: NextView::class,
-        ),
-    ]
+    #[Operation('Ask for the next question', returns: NextView::class)]
     public function next(NextRequest $request, Sitting $sitting): JsonResponse
     {
         $after = $request->integer('after');

@@ -4,30 +4,12 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Progress\Adaptive;
 
-#[
-    OA\Schema(
-        schema: 'NewAdaptive',
-        required: ['most', 'timed'],
-        properties: [
-            new OA\Property(
-                property: 'most',
-                type: 'integer',
-                minimum: Adaptive::LEAST,
-                maximum: AdaptiveTests::MOST,
-                description: 'Questions.',
-            ),
-            new OA\Property(
-                property: 'timed',
-                type: 'boolean',
-                description: 'Whether it has the time that the exam would give so many.',
-            ),
-        ],
-    ),
-]
+#[Says('most', 'Questions.')]
+#[Says('timed', 'Whether it has the time that the exam would give so many.')]
 final class AdaptiveRequest extends Form
 {
     /** @return array<string, list<mixed>> */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Progress;
 
 use App\Account\User;
-use App\Http\Contract\Get;
+use App\Http\Contract\Operation;
 use App\Question\Exam;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -16,7 +16,7 @@ final readonly class MasteryController
     {
     }
 
-    #[Get('/api/exams/{exam}/mastery', 'Where I stand in each topic', returns: MasteriesView::class)]
+    #[Operation('Where I stand in each topic', returns: MasteriesView::class)]
     public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse(

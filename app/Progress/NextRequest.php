@@ -4,26 +4,12 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Sitting\Awake;
 
-#[
-    OA\Schema(
-        schema: 'AfterQuestion',
-        required: ['tab', 'after'],
-        properties: [
-            new OA\Property(property: 'tab', type: 'string'),
-            new OA\Property(property: 'after', type: 'integer', description: 'The position that is left behind.'),
-            new OA\Property(
-                property: 'awakeSince',
-                type: 'integer',
-                nullable: true,
-                description: 'Since when the page has been awake without a gap. Null: it slept, and asks what time it is.',
-            ),
-        ],
-    ),
-]
+#[Says('after', 'The position that is left behind.')]
+#[Says('awakeSince', 'Since when the page has been awake without a gap. Null: it slept, and asks what time it is.')]
 final class NextRequest extends Form
 {
     /** @return array<string, list<mixed>> */

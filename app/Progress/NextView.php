@@ -7,27 +7,18 @@ namespace App\Progress;
 use App\Question\QuestionView;
 use App\Question\UnitView;
 use App\Sitting\StateView;
-use OpenApi\Attributes as OA;
 
 /** What an adaptive test asks after a question; nothing more, and it is over. */
-#[OA\Schema(schema: 'Next')]
 final readonly class NextView
 {
     /**
-     * @param  list<QuestionView>  $questions
+     * @param  list<QuestionView>  $questions  None: the sitting is over.
      * @param  list<UnitView>  $units
      */
     public function __construct(
-        #[
-            OA\Property(
-                type: 'array',
-                items: new OA\Items(ref: QuestionView::class),
-                description: 'None: the sitting is over.',
-            ),
-        ]
         public array $questions,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: UnitView::class))] public array $units,
-        #[OA\Property(ref: StateView::class)] public StateView $state,
+        public array $units,
+        public StateView $state,
     ) {
     }
 }

@@ -4,18 +4,17 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\Day;
 
 /** The outlook as it was told on a day. */
-#[OA\Schema(schema: 'OutlookDay')]
 final readonly class OutlookDayView
 {
     public function __construct(
-        #[OA\Property(format: 'date')] public string $date,
-        #[OA\Property] public float $chance,
-        #[OA\Property] public float $low,
-        #[OA\Property] public float $high,
-        #[OA\Property] public int $responses,
+        #[Day] public string $date,
+        public float $chance,
+        public float $low,
+        public float $high,
+        public int $responses,
     ) {
     }
 }

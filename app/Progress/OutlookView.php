@@ -4,23 +4,25 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use OpenApi\Attributes as OA;
-
 /**
  * The estimated chance of passing today. Chances are 0 to 1.
  *
  * @phpstan-import-type OutlookStands from Standing
  */
-#[OA\Schema(schema: 'Outlook')]
 final readonly class OutlookView
 {
+    /**
+     * @param  float  $expected  Questions expected right.
+     * @param  int  $questions  Of the exam.
+     * @param  int  $needed  Right answers that pass.
+     */
     public function __construct(
-        #[OA\Property] public float $chance,
-        #[OA\Property] public float $low,
-        #[OA\Property] public float $high,
-        #[OA\Property(description: 'Questions expected right.')] public float $expected,
-        #[OA\Property(description: 'Of the exam.')] public int $questions,
-        #[OA\Property(description: 'Right answers that pass.')] public int $needed,
+        public float $chance,
+        public float $low,
+        public float $high,
+        public float $expected,
+        public int $questions,
+        public int $needed,
     ) {
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Progress;
 
 use App\Account\User;
-use App\Http\Contract\Get;
+use App\Http\Contract\Operation;
 use App\Question\Exam;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -16,7 +16,7 @@ final readonly class ProgressController
     {
     }
 
-    #[Get('/api/exams/{exam}/progress', 'How far I have come', returns: ProgressView::class)]
+    #[Operation('How far I have come', returns: ProgressView::class)]
     public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->progress->of($exam, $user));

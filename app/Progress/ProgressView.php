@@ -4,43 +4,45 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use OpenApi\Attributes as OA;
-
 /** Where a candidate stands and how they came there. */
-#[OA\Schema(schema: 'Progress')]
 final readonly class ProgressView
 {
     /**
-     * @param  list<string>  $untouched
-     * @param  list<OutlookDayView>  $outlooks
-     * @param  list<TopicStandView>  $topics
+     * @param  float  $cut  The share that passes, 0 to 1.
+     * @param  int  $responses  Independent answers that the estimates rest on.
+     * @param  int  $responsesMissing  Still wanted before an outlook is shown.
+     * @param  float  $weightTouched  Share of the exam that they touch.
+     * @param  list<string>  $untouched  Topics without one.
+     * @param  OutlookView|null  $outlook  Null: too little evidence.
+     * @param  list<OutlookDayView>  $outlooks  Its course over time, by day.
+     * @param  list<TopicStandView>  $topics  In the order of the blueprint.
      * @param  list<TrendSittingView>  $trend
      * @param  list<MonthView>  $months
-     * @param  list<SpellView>  $hours
-     * @param  list<SpellView>  $minutes
-     * @param  list<StudyDayView>  $days
+     * @param  list<SpellView>  $hours  By hour of the day.
+     * @param  list<SpellView>  $minutes  By minute of the session, ten together.
+     * @param  list<StudyDayView>  $days  The latest twelve weeks.
+     * @param  int  $totalMs  Active time in all.
+     * @param  int  $sittings  Handed in.
      */
     public function __construct(
-        #[OA\Property] public string $exam,
-        #[OA\Property] public string $examName,
-        #[OA\Property(description: 'The share that passes, 0 to 1.')] public float $cut,
-        #[OA\Property(description: 'Independent answers that the estimates rest on.')] public int $responses,
-        #[OA\Property(description: 'Still wanted before an outlook is shown.')] public int $responsesMissing,
-        #[OA\Property(description: 'Share of the exam that they touch.')] public float $weightTouched,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'Topics without one.')]
+        public string $exam,
+        public string $examName,
+        public float $cut,
+        public int $responses,
+        public int $responsesMissing,
+        public float $weightTouched,
         public array $untouched,
-        #[OA\Property(ref: OutlookView::class, nullable: true, description: 'Null: too little evidence.')]
         public ?OutlookView $outlook,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: OutlookDayView::class), description: 'Its course over time, by day.')] public array $outlooks,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: TopicStandView::class), description: 'In the order of the blueprint.')] public array $topics,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: TrendSittingView::class))] public array $trend,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: MonthView::class))] public array $months,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: SpellView::class), description: 'By hour of the day.')] public array $hours,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: SpellView::class), description: 'By minute of the session, ten together.')] public array $minutes,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: StudyDayView::class), description: 'The latest twelve weeks.')] public array $days,
-        #[OA\Property(ref: BestsView::class)] public BestsView $bests,
-        #[OA\Property(description: 'Active time in all.')] public int $totalMs,
-        #[OA\Property(description: 'Handed in.')] public int $sittings,
+        public array $outlooks,
+        public array $topics,
+        public array $trend,
+        public array $months,
+        public array $hours,
+        public array $minutes,
+        public array $days,
+        public BestsView $bests,
+        public int $totalMs,
+        public int $sittings,
     ) {
     }
 }

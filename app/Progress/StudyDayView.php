@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\Day;
 
 /** A day on which tests were sat. */
-#[OA\Schema(schema: 'StudyDay')]
 final readonly class StudyDayView
 {
+    /** @param  int  $ms  Active time. */
     public function __construct(
-        #[OA\Property(format: 'date')] public string $date,
-        #[OA\Property(description: 'Active time.')] public int $ms,
-        #[OA\Property] public int $answered,
+        #[Day] public string $date,
+        public int $ms,
+        public int $answered,
     ) {
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Progress;
 
 use App\Account\User;
-use App\Http\Contract\Post;
+use App\Http\Contract\Operation;
 use App\Question\Exam;
 use App\Sitting\BuiltView;
 use App\Sitting\Sitting;
@@ -18,15 +18,7 @@ final readonly class WeakSpotsController
     {
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/weak-spots',
-            'Build a test of my weak spots',
-            takes: WeakSpotsRequest::class,
-            returns: BuiltView::class,
-            status: 201,
-        ),
-    ]
+    #[Operation('Build a test of my weak spots', returns: BuiltView::class, status: 201)]
     public function store(WeakSpotsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $test = $this->tests->build($exam, $user, $request->integer('count'));

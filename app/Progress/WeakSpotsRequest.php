@@ -5,16 +5,8 @@ declare(strict_types=1);
 namespace App\Progress;
 
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
 /** How many questions a test of one's weak spots has. */
-#[
-    OA\Schema(
-        schema: 'WeakSpotsWanted',
-        required: ['count'],
-        properties: [new OA\Property(property: 'count', type: 'integer')],
-    ),
-]
 final class WeakSpotsRequest extends Form
 {
     /** @return array<string, list<mixed>> */

@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace App\Question;
 
-use OpenApi\Attributes as OA;
-
-#[OA\Schema(schema: 'Option')]
 final readonly class OptionView
 {
+    /** @param  string  $text  Markdown. */
     public function __construct(
-        #[OA\Property] public string $id,
-        #[OA\Property(description: 'Markdown.')] public string $text,
+        public string $id,
+        public string $text,
     ) {
     }
 }

@@ -74,7 +74,7 @@ final readonly class QuestionShowing
                 is_string($shown['suffix'] ?? null) ? $shown['suffix'] : null,
                 ($shown['asksUnit'] ?? false) === true,
             ),
-            Kind::Picture => $this->picture($kind, $shown),
+            Kind::Picture => $this->picture($shown),
             Kind::Written => new WrittenBody($kind->value),
         };
     }
@@ -82,6 +82,8 @@ final readonly class QuestionShowing
     /** @param  array<mixed>  $shown */
     private function rows(int $position, Kind $kind, array $shown): RowsBody
     {
+        /** @var 'true_false_grid'|'matching'|'grouping'|'dropdown_gaps' $name */
+        $name = $kind->value;
         $rows = self::parts($shown, 'rows');
         $choices = self::parts($shown, 'choices');
         // Gaps stand where the stem has them; true and false, and groups, have an order of their own.
@@ -89,7 +91,7 @@ final readonly class QuestionShowing
         $choices = $kind === Kind::Matching ? $this->ordered("choices:{$position}", $choices) : $choices;
 
         return new RowsBody(
-            $kind->value,
+            $name,
             array_map(
                 fn (array $row, int $place): RowView => new RowView(
                     $row['id'],
@@ -106,13 +108,13 @@ final readonly class QuestionShowing
     }
 
     /** @param  array<mixed>  $shown */
-    private function picture(Kind $kind, array $shown): PictureBody
+    private function picture(array $shown): PictureBody
     {
         /** @var array{file: string, alt: string, width: int, height: int} $picture */
         $picture = $shown['picture'];
 
         return new PictureBody(
-            $kind->value,
+            Kind::Picture->value,
             new PictureView(
                 file: $picture['file'],
                 alt: $picture['alt'],

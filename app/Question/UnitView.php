@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 namespace App\Question;
 
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Question\UnitKind;
 
 /** What several questions share: a case with its exhibits, a passage, or the lead of a series. */
-#[OA\Schema(schema: 'Unit')]
 final readonly class UnitView
 {
     /**
+     * @param  string  $id  Its name in this sitting.
+     * @param  string  $text  Markdown.
      * @param  list<ExhibitView>  $exhibits
      * @param  list<int>  $positions  of its questions, in order
      */
     public function __construct(
-        #[OA\Property(description: 'Its name in this sitting.')] public string $id,
-        #[OA\Property(enum: UnitKind::class)] public UnitKind $kind,
-        #[OA\Property] public string $title,
-        #[OA\Property(description: 'Markdown.')] public string $text,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ExhibitView::class))] public array $exhibits,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'))] public array $positions,
+        public string $id,
+        public UnitKind $kind,
+        public string $title,
+        public string $text,
+        public array $exhibits,
+        public array $positions,
     ) {
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use App\Http\Contract\Get;
+use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use App\Sitting\Closing;
 use App\Sitting\Sitting;
@@ -16,7 +16,7 @@ final readonly class AgainstController
     {
     }
 
-    #[Get('/api/sittings/{sitting}/against/{other}', 'Hold two results together', returns: AgainstView::class)]
+    #[Operation('Hold two results together', returns: AgainstView::class)]
     public function show(Sitting $sitting, Sitting $other): JsonResponse
     {
         $this->closing->refuseUntilHandedIn($sitting);

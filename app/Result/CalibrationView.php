@@ -4,22 +4,28 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Result\Leaning;
 use Uplandia\Core\Result\SurenessReport;
 
 /** What was said against what came true, over all answers for which sureness was stated. */
-#[OA\Schema(schema: 'Calibration')]
 final readonly class CalibrationView
 {
+    /**
+     * @param  int  $n  Answers of which it was stated.
+     * @param  float  $off  Mean stated value less mean credit; positive: surer than right.
+     * @param  float|null  $low  Of it, 95 %; null: too few for any.
+     * @param  float|null  $high  Of it, 95 %; null: too few for any.
+     * @param  float  $brier  Mean squared distance of stated value and credit.
+     * @param  bool  $thin  Too few to say much.
+     */
     public function __construct(
-        #[OA\Property(description: 'Answers of which it was stated.')] public int $n,
-        #[OA\Property(description: 'Mean stated value less mean credit; positive: surer than right.')] public float $off,
-        #[OA\Property(nullable: true, description: 'Of it, 95 %; null: too few for any.')] public ?float $low,
-        #[OA\Property(nullable: true, description: 'Of it, 95 %; null: too few for any.')] public ?float $high,
-        #[OA\Property(description: 'Mean squared distance of stated value and credit.')] public float $brier,
-        #[OA\Property(enum: Leaning::class)] public Leaning $leaning,
-        #[OA\Property(description: 'Too few to say much.')] public bool $thin,
+        public int $n,
+        public float $off,
+        public ?float $low,
+        public ?float $high,
+        public float $brier,
+        public Leaning $leaning,
+        public bool $thin,
     ) {
     }
 

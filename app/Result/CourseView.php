@@ -4,40 +4,26 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Result\Course;
 use Uplandia\Core\Result\Timing;
 
 /** Where the time went. */
-#[OA\Schema(schema: 'Course')]
 final readonly class CourseView
 {
     /**
      * @param  list<LegView>  $legs
-     * @param  list<int>  $slowest
-     * @param  list<float|null>  $quarters
+     * @param  int|null  $aheadMs  At the end, planned less spent; null: there was no plan.
+     * @param  list<int>  $slowest  Positions of the five longest on screen, longest first.
+     * @param  list<float|null>  $quarters  Mean credit of each quarter of the test, 0 to 1; null: nothing is
+     *     marked. None of an adaptive test.
+     * @param  bool  $fades  The last quarter lies clearly below the first.
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(ref: LegView::class))] public array $legs,
-        #[OA\Property(nullable: true, description: 'At the end, planned less spent; null: there was no plan.')]
+        public array $legs,
         public ?int $aheadMs,
-        #[
-            OA\Property(
-                type: 'array',
-                items: new OA\Items(type: 'integer'),
-                description: 'Positions of the five longest on screen, longest first.',
-            ),
-        ]
         public array $slowest,
-        #[
-            OA\Property(
-                type: 'array',
-                items: new OA\Items(type: 'number', nullable: true),
-                description: 'Mean credit of each quarter of the test, 0 to 1; null: nothing is marked. None of an adaptive test.',
-            ),
-        ]
         public array $quarters,
-        #[OA\Property(description: 'The last quarter lies clearly below the first.')] public bool $fades,
+        public bool $fades,
     ) {
     }
 

@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use OpenApi\Attributes as OA;
-
 /** A point of a rubric. */
-#[OA\Schema(schema: 'Criterion')]
 final readonly class CriterionView
 {
+    /**
+     * @param  string  $text  Markdown.
+     * @param  string  $points  The most it can give.
+     * @param  string  $why  Markdown.
+     */
     public function __construct(
-        #[OA\Property] public string $id,
-        #[OA\Property(description: 'Markdown.')] public string $text,
-        #[OA\Property(description: 'The most it can give.')] public string $points,
-        #[OA\Property(description: 'Markdown.')] public string $why,
+        public string $id,
+        public string $text,
+        public string $points,
+        public string $why,
     ) {
     }
 }

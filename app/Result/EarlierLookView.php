@@ -4,16 +4,15 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Marking\Outcome;
 
 /** What came of a question in an earlier sitting of the same candidate. */
-#[OA\Schema(schema: 'EarlierLook')]
 final readonly class EarlierLookView
 {
+    /** @param  int  $at  Unix milliseconds. */
     public function __construct(
-        #[OA\Property(description: 'Unix milliseconds.')] public int $at,
-        #[OA\Property(enum: Outcome::class)] public Outcome $outcome,
+        public int $at,
+        public Outcome $outcome,
     ) {
     }
 }

@@ -4,24 +4,10 @@ declare(strict_types=1);
 
 namespace App\Result;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
-#[
-    OA\Schema(
-        schema: 'Exposures',
-        required: ['positions'],
-        properties: [
-            new OA\Property(
-                property: 'positions',
-                type: 'array',
-                items: new OA\Items(type: 'integer'),
-                nullable: true,
-                description: 'Questions whose key is to be shown; null: all of the sitting.',
-            ),
-        ],
-    ),
-]
+#[Says('positions', 'Questions whose key is to be shown; null: all of the sitting.')]
 final class ExposuresRequest extends Form
 {
     /** @return array<string, list<mixed>> */

@@ -4,18 +4,22 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Result\Footing;
 
 /** Sureness against outcome, counted. */
-#[OA\Schema(schema: 'Footing')]
 final readonly class FootingView
 {
+    /**
+     * @param  int  $firm  Sure and right.
+     * @param  int  $falseFooting  Sure and wrong.
+     * @param  int  $luckyStep  A guess and right.
+     * @param  int  $openGround  A guess and wrong.
+     */
     public function __construct(
-        #[OA\Property(description: 'Sure and right.')] public int $firm,
-        #[OA\Property(description: 'Sure and wrong.')] public int $falseFooting,
-        #[OA\Property(description: 'A guess and right.')] public int $luckyStep,
-        #[OA\Property(description: 'A guess and wrong.')] public int $openGround,
+        public int $firm,
+        public int $falseFooting,
+        public int $luckyStep,
+        public int $openGround,
     ) {
     }
 

@@ -4,38 +4,35 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Result\Group;
 use Uplandia\Core\Result\Status;
 use Uplandia\Core\Shown;
 
 /** What a topic, subtopic or section came to, and where it stands against the cut. */
-#[OA\Schema(schema: 'Group')]
 final readonly class GroupView
 {
     /**
-     * @param  list<int>  $questions
+     * @param  Status  $status  Against the cut, by the bounds.
+     * @param  float|null  $share  Share of the marks of what is settled, 0 to 1; null: nothing is.
+     * @param  float  $low  Of the share, 8 times in 10.
+     * @param  float  $high  Of the share, 8 times in 10.
+     * @param  bool  $thin  Too few questions are settled to call it above or below.
+     * @param  string  $penalties  Marks that wrong answers took away.
+     * @param  list<int>  $questions  Their positions.
      * @param  list<self>  $parts
      */
     public function __construct(
-        #[OA\Property] public string $code,
-        #[OA\Property] public string $name,
-        #[OA\Property(ref: TallyView::class)] public TallyView $tally,
-        #[OA\Property(description: 'Against the cut, by the bounds.', enum: Status::class)] public Status $status,
-        #[
-            OA\Property(
-                nullable: true,
-                description: 'Share of the marks of what is settled, 0 to 1; null: nothing is.',
-            ),
-        ]
+        public string $code,
+        public string $name,
+        public TallyView $tally,
+        public Status $status,
         public ?float $share,
-        #[OA\Property(description: 'Of the share, 8 times in 10.')] public float $low,
-        #[OA\Property(description: 'Of the share, 8 times in 10.')] public float $high,
-        #[OA\Property(description: 'Too few questions are settled to call it above or below.')] public bool $thin,
-        #[OA\Property(description: 'Marks that wrong answers took away.')] public string $penalties,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'), description: 'Their positions.')]
+        public float $low,
+        public float $high,
+        public bool $thin,
+        public string $penalties,
         public array $questions,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: '#/components/schemas/Group'))] public array $parts,
+        public array $parts,
     ) {
     }
 

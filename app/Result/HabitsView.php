@@ -4,21 +4,26 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use OpenApi\Attributes as OA;
-
 /** Second thoughts, ruling out, and what was not read. */
-#[OA\Schema(schema: 'Habits')]
 final readonly class HabitsView
 {
+    /**
+     * @param  int  $wrongToRight  First response against last.
+     * @param  int  $ruledOut  Questions in which options were ruled out.
+     * @param  int  $keyRuledOut  Of them, in how many the right one was.
+     * @param  int  $narrowedToTwo  Answered questions narrowed to two options.
+     * @param  float|null  $accuracyNarrowed  Mean credit of those, 0 to 1.
+     * @param  int  $rapidGuesses  Answers given faster than the question can be read.
+     */
     public function __construct(
-        #[OA\Property(description: 'First response against last.')] public int $wrongToRight,
-        #[OA\Property] public int $rightToWrong,
-        #[OA\Property] public int $wrongToWrong,
-        #[OA\Property(description: 'Questions in which options were ruled out.')] public int $ruledOut,
-        #[OA\Property(description: 'Of them, in how many the right one was.')] public int $keyRuledOut,
-        #[OA\Property(description: 'Answered questions narrowed to two options.')] public int $narrowedToTwo,
-        #[OA\Property(description: 'Mean credit of those, 0 to 1.', nullable: true)] public ?float $accuracyNarrowed,
-        #[OA\Property(description: 'Answers given faster than the question can be read.')] public int $rapidGuesses,
+        public int $wrongToRight,
+        public int $rightToWrong,
+        public int $wrongToWrong,
+        public int $ruledOut,
+        public int $keyRuledOut,
+        public int $narrowedToTwo,
+        public ?float $accuracyNarrowed,
+        public int $rapidGuesses,
     ) {
     }
 }

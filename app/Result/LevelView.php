@@ -4,23 +4,27 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\Named;
 use Uplandia\Core\Result\Leaning;
 use Uplandia\Core\Result\Level;
 use Uplandia\Core\Sitting\Sureness;
 
 /** How one level of sureness turned out. Shares are 0 to 1. */
-#[OA\Schema(schema: 'SurenessLevel')]
+#[Named('SurenessLevel')]
 final readonly class LevelView
 {
+    /**
+     * @param  float  $low  Wilson 95 %.
+     * @param  float  $high  Wilson 95 %.
+     */
     public function __construct(
-        #[OA\Property(enum: Sureness::class)] public Sureness $sureness,
-        #[OA\Property] public int $n,
-        #[OA\Property(nullable: true)] public ?float $stated,
-        #[OA\Property(nullable: true)] public ?float $accuracy,
-        #[OA\Property(description: 'Wilson 95 %.')] public float $low,
-        #[OA\Property(description: 'Wilson 95 %.')] public float $high,
-        #[OA\Property(enum: Leaning::class)] public Leaning $leaning,
+        public Sureness $sureness,
+        public int $n,
+        public ?float $stated,
+        public ?float $accuracy,
+        public float $low,
+        public float $high,
+        public Leaning $leaning,
     ) {
     }
 

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use App\Http\Contract\Delete;
-use App\Http\Contract\Post;
+use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use App\Sitting\Desk;
 use App\Sitting\PackRequest;
@@ -26,7 +25,7 @@ final readonly class PackController
     ) {
     }
 
-    #[Post('/api/sittings/{sitting}/pack', 'Take a sitting along', takes: PackRequest::class, returns: PackView::class)]
+    #[Operation('Take a sitting along', returns: PackView::class)]
     public function store(PackRequest $request, Sitting $sitting): JsonResponse
     {
         $tab = $request->string('tab')->value();
@@ -51,7 +50,7 @@ final readonly class PackController
         return new JsonResponse(new PackView($sitting->id, $explanations));
     }
 
-    #[Delete('/api/sittings/{sitting}/pack', 'Give a sitting back that was taken along')]
+    #[Operation('Give a sitting back that was taken along')]
     public function destroy(Sitting $sitting): Response
     {
         $this->desk->write($sitting, function (Sitting $sitting): void {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Result;
 
 use App\Question\PlainExcerpt;
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Cohort\ItemStatistics;
 use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Question\Difficulty;
@@ -18,50 +17,50 @@ use Uplandia\Core\Shown;
 use Uplandia\Core\Sitting\Sureness;
 
 /** A question of a handed-in sitting in one line. */
-#[OA\Schema(schema: 'QuestionLine')]
 final readonly class QuestionLineView
 {
+    /**
+     * @param  string  $excerpt  The stem's beginning, without Markdown.
+     * @param  int  $activeMs  On screen while the sitting was active.
+     * @param  int|null  $cohortMs  The cohort's median then.
+     * @param  float|null  $facility  Mean credit of those who met it for the first time; null: too few did.
+     * @param  Footing|null  $footing  Null for what is neither, and for what came too fast to have been read.
+     * @param  Tempo|null  $tempo  Against the cohort.
+     * @param  int  $changes  How often the answer was changed.
+     * @param  int  $tries  Before the key was shown, in tutor mode; 0 elsewhere.
+     * @param  int  $ruledOut  Options ruled out.
+     * @param  bool  $keyRuledOut  The right one among them.
+     * @param  bool  $rapid  Faster than it can be read.
+     * @param  Cause|null  $cause  As the candidate says.
+     * @param  bool  $inGapBook  It stands in the gap book and has not closed.
+     */
     public function __construct(
-        #[OA\Property] public int $position,
-        #[OA\Property(description: 'The stem\'s beginning, without Markdown.')] public string $excerpt,
-        #[OA\Property] public string $topic,
-        #[OA\Property] public string $subtopic,
-        #[OA\Property(enum: Difficulty::class)] public Difficulty $difficulty,
-        #[OA\Property(enum: Kind::class)] public Kind $kind,
-        #[OA\Property(enum: Outcome::class)] public Outcome $outcome,
-        #[OA\Property] public string $marks,
-        #[OA\Property] public string $possible,
-        #[OA\Property(description: 'On screen while the sitting was active.')] public int $activeMs,
-        #[OA\Property(nullable: true, description: 'The cohort\'s median then.')] public ?int $cohortMs,
-        #[
-            OA\Property(
-                nullable: true,
-                description: 'Mean credit of those who met it for the first time; null: too few did.',
-            ),
-        ]
+        public int $position,
+        public string $excerpt,
+        public string $topic,
+        public string $subtopic,
+        public Difficulty $difficulty,
+        public Kind $kind,
+        public Outcome $outcome,
+        public string $marks,
+        public string $possible,
+        public int $activeMs,
+        public ?int $cohortMs,
         public ?float $facility,
-        #[OA\Property(enum: Sureness::class, nullable: true)] public ?Sureness $sureness,
-        #[
-            OA\Property(
-                enum: Footing::class,
-                nullable: true,
-                description: 'Null for what is neither, and for what came too fast to have been read.',
-            ),
-        ]
+        public ?Sureness $sureness,
         public ?Footing $footing,
-        #[OA\Property(enum: Tempo::class, nullable: true, description: 'Against the cohort.')] public ?Tempo $tempo,
-        #[OA\Property(enum: Change::class, nullable: true)] public ?Change $change,
-        #[OA\Property(description: 'How often the answer was changed.')] public int $changes,
-        #[OA\Property(description: 'Before the key was shown, in tutor mode; 0 elsewhere.')] public int $tries,
-        #[OA\Property(description: 'Options ruled out.')] public int $ruledOut,
-        #[OA\Property(description: 'The right one among them.')] public bool $keyRuledOut,
-        #[OA\Property(description: 'Faster than it can be read.')] public bool $rapid,
-        #[OA\Property] public bool $flagged,
-        #[OA\Property] public bool $starred,
-        #[OA\Property] public bool $noted,
-        #[OA\Property(enum: Cause::class, nullable: true, description: 'As the candidate says.')]
+        public ?Tempo $tempo,
+        public ?Change $change,
+        public int $changes,
+        public int $tries,
+        public int $ruledOut,
+        public bool $keyRuledOut,
+        public bool $rapid,
+        public bool $flagged,
+        public bool $starred,
+        public bool $noted,
         public ?Cause $cause,
-        #[OA\Property(description: 'It stands in the gap book and has not closed.')] public bool $inGapBook,
+        public bool $inGapBook,
     ) {
     }
 

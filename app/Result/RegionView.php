@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use OpenApi\Attributes as OA;
-
 /** A region of a picture, in shares of its width and height (a circle's radius: of its width). */
-#[OA\Schema(schema: 'Region')]
 final readonly class RegionView
 {
     /**
@@ -16,15 +13,8 @@ final readonly class RegionView
      * @param  list<list<float>>|null  $polygon  corners
      */
     public function __construct(
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'number'), nullable: true)] public ?array $circle,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'number'), nullable: true)] public ?array $rectangle,
-        #[
-            OA\Property(
-                type: 'array',
-                items: new OA\Items(type: 'array', items: new OA\Items(type: 'number')),
-                nullable: true,
-            ),
-        ]
+        public ?array $circle,
+        public ?array $rectangle,
         public ?array $polygon,
     ) {
     }

@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace App\Result;
 
 use App\Assembly\TestItems;
-use App\Http\Contract\Get;
-use App\Http\Contract\Post;
+use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use App\Sitting\BuiltView;
 use App\Sitting\Closing;
@@ -32,7 +31,7 @@ final readonly class ResultController
     ) {
     }
 
-    #[Get('/api/sittings/{sitting}/result', 'Read a result', returns: ResultView::class)]
+    #[Operation('Read a result', returns: ResultView::class)]
     public function show(Sitting $sitting): JsonResponse
     {
         $this->closing->refuseUntilHandedIn($sitting);
@@ -40,7 +39,7 @@ final readonly class ResultController
         return new JsonResponse($this->results->of($sitting));
     }
 
-    #[Get('/api/sittings/{sitting}/review', 'List questions for review', returns: ReviewView::class)]
+    #[Operation('List questions for review', returns: ReviewView::class)]
     public function review(Sitting $sitting): JsonResponse
     {
         $this->closing->refuseUntilHandedIn($sitting);
@@ -48,14 +47,7 @@ final readonly class ResultController
         return new JsonResponse($this->results->review($sitting));
     }
 
-    #[
-        Post(
-            '/api/sittings/{sitting}/follow-up',
-            'Begin what a result leads to',
-            returns: BuiltView::class,
-            status: 201,
-        ),
-    ]
+    #[Operation('Begin what a result leads to', returns: BuiltView::class, status: 201)]
     public function followUp(Sitting $sitting): JsonResponse
     {
         $this->closing->refuseUntilHandedIn($sitting);
@@ -63,14 +55,7 @@ final readonly class ResultController
         return new JsonResponse(new BuiltView($this->followUps->begin($sitting)->id), 201);
     }
 
-    #[
-        Post(
-            '/api/sittings/{sitting}/questions/{position}/rubric',
-            'Mark a written answer',
-            takes: RubricRequest::class,
-            returns: ExplanationView::class,
-        ),
-    ]
+    #[Operation('Mark a written answer', returns: ExplanationView::class)]
     public function mark(RubricRequest $request, Sitting $sitting, int $position): JsonResponse
     {
         $this->explained($sitting, $position);
@@ -82,7 +67,7 @@ final readonly class ResultController
         return $this->explain($sitting->refresh(), $position);
     }
 
-    #[Get('/api/sittings/{sitting}/questions/{position}', 'Explain a question', returns: ExplanationView::class)]
+    #[Operation('Explain a question', returns: ExplanationView::class)]
     public function explain(Sitting $sitting, int $position): JsonResponse
     {
         $state = $this->explained($sitting, $position);
@@ -90,7 +75,7 @@ final readonly class ResultController
         return new JsonResponse($this->explainer->explain($sitting, $state->questions[$position], $position));
     }
 
-    #[Get('/api/sittings/{sitting}/key', 'Print a key', returns: KeyView::class)]
+    #[Operation('Print a key', returns: KeyView::class)]
     public function key(Sitting $sitting): JsonResponse
     {
         $this->refuseKeyBeforeItsTime($sitting);
@@ -107,13 +92,7 @@ final readonly class ResultController
         return new JsonResponse(new KeyView($this->explainer->whole($sitting, $state, $shown)));
     }
 
-    #[
-        Post(
-            '/api/sittings/{sitting}/exposures',
-            'See the answers of questions one did not get to',
-            takes: ExposuresRequest::class,
-        ),
-    ]
+    #[Operation('See the answers of questions one did not get to')]
     public function expose(ExposuresRequest $request, Sitting $sitting): Response
     {
         $this->refuseKeyBeforeItsTime($sitting);

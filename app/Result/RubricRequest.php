@@ -4,23 +4,10 @@ declare(strict_types=1);
 
 namespace App\Result;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
-#[
-    OA\Schema(
-        schema: 'RubricMarks',
-        required: ['points'],
-        properties: [
-            new OA\Property(
-                property: 'points',
-                type: 'object',
-                additionalProperties: new OA\AdditionalProperties(type: 'string'),
-                description: 'Criterion id: points given, such as 1 or 0.5.',
-            ),
-        ],
-    ),
-]
+#[Says('points', 'Criterion id: points given, such as 1 or 0.5.')]
 final class RubricRequest extends Form
 {
     /** @return array<string, list<string>> */

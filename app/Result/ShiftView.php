@@ -4,18 +4,22 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Result\Shift;
 
 /** How a share of marks changed from an earlier sitting to a later one. */
-#[OA\Schema(schema: 'Shift')]
 final readonly class ShiftView
 {
+    /**
+     * @param  float  $by  Later less earlier, −1 to 1.
+     * @param  float  $low  Of it, 95 %.
+     * @param  float  $high  Of it, 95 %.
+     * @param  bool  $clear  It rests on enough, and is more than chance.
+     */
     public function __construct(
-        #[OA\Property(description: 'Later less earlier, −1 to 1.')] public float $by,
-        #[OA\Property(description: 'Of it, 95 %.')] public float $low,
-        #[OA\Property(description: 'Of it, 95 %.')] public float $high,
-        #[OA\Property(description: 'It rests on enough, and is more than chance.')] public bool $clear,
+        public float $by,
+        public float $low,
+        public float $high,
+        public bool $clear,
     ) {
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use App\Http\Contract\Get;
+use App\Http\Contract\Operation;
 use App\Http\CsvView;
 use App\Sitting\Closing;
 use App\Sitting\KeyGate;
@@ -24,7 +24,7 @@ final readonly class TakeAwayController
     ) {
     }
 
-    #[Get('/api/sittings/{sitting}/table', 'Take the questions away as a table', returns: CsvView::class)]
+    #[Operation('Take the questions away as a table', returns: CsvView::class)]
     public function table(Sitting $sitting): JsonResponse
     {
         $this->closing->refuseUntilHandedIn($sitting);
@@ -33,7 +33,7 @@ final readonly class TakeAwayController
         return new JsonResponse(new CsvView($this->table->csv($lines)));
     }
 
-    #[Get('/api/sittings/{sitting}/statements', 'Take the sitting away as statements', returns: StatementsView::class)]
+    #[Operation('Take the sitting away as statements', returns: StatementsView::class)]
     public function statements(Sitting $sitting): JsonResponse
     {
         $this->closing->refuseUntilHandedIn($sitting);

@@ -4,28 +4,30 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Result\Totals;
 use Uplandia\Core\Shown;
 
 /** What a set of questions came to. Marks are decimals, shares percentages; both rounded half up to two places. */
-#[OA\Schema(schema: 'Tally')]
 final readonly class TallyView
 {
+    /**
+     * @param  int  $notReached  Never on screen; blank in the marks.
+     * @param  int|null  $meanMs  On screen, of those that were answered.
+     */
     public function __construct(
-        #[OA\Property] public int $questions,
-        #[OA\Property] public int $answered,
-        #[OA\Property] public int $right,
-        #[OA\Property] public int $partly,
-        #[OA\Property] public int $missed,
-        #[OA\Property] public int $leftBlank,
-        #[OA\Property(description: 'Never on screen; blank in the marks.')] public int $notReached,
-        #[OA\Property] public int $pending,
-        #[OA\Property] public string $marks,
-        #[OA\Property] public string $possible,
-        #[OA\Property(nullable: true)] public ?string $shareOfAll,
-        #[OA\Property(nullable: true)] public ?string $shareOfAnswered,
-        #[OA\Property(description: 'On screen, of those that were answered.', nullable: true)] public ?int $meanMs,
+        public int $questions,
+        public int $answered,
+        public int $right,
+        public int $partly,
+        public int $missed,
+        public int $leftBlank,
+        public int $notReached,
+        public int $pending,
+        public string $marks,
+        public string $possible,
+        public ?string $shareOfAll,
+        public ?string $shareOfAnswered,
+        public ?int $meanMs,
     ) {
     }
 

@@ -5,21 +5,21 @@ declare(strict_types=1);
 namespace App\Result;
 
 use App\Handbook\HandbookSection;
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Result\Saving;
 use Uplandia\Core\Shown;
 
 /** A section of the handbook, with what it would have saved. */
-#[OA\Schema(schema: 'WorthReading')]
 final readonly class WorthReadingView
 {
-    /** @param  list<int>  $questions */
+    /**
+     * @param  string  $marks  Lost on questions whose reasons refer to it.
+     * @param  list<int>  $questions  Their positions.
+     */
     public function __construct(
-        #[OA\Property] public string $code,
-        #[OA\Property] public string $chapter,
-        #[OA\Property] public string $title,
-        #[OA\Property(description: 'Lost on questions whose reasons refer to it.')] public string $marks,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'integer'), description: 'Their positions.')]
+        public string $code,
+        public string $chapter,
+        public string $title,
+        public string $marks,
         public array $questions,
     ) {
     }

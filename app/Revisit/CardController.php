@@ -5,10 +5,7 @@ declare(strict_types=1);
 namespace App\Revisit;
 
 use App\Account\User;
-use App\Http\Contract\Delete;
-use App\Http\Contract\Get;
-use App\Http\Contract\Post;
-use App\Http\Contract\Put;
+use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use App\Question\Exam;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -23,7 +20,7 @@ final readonly class CardController
     {
     }
 
-    #[Post('/api/exams/{exam}/cards/list', 'List cards', takes: CardsRequest::class, returns: CardsView::class)]
+    #[Operation('List cards', returns: CardsView::class)]
     public function index(CardsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->reader->of(
@@ -36,15 +33,7 @@ final readonly class CardController
         ));
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/cards',
-            'Make a card',
-            takes: CardRequest::class,
-            returns: CardView::class,
-            status: 201,
-        ),
-    ]
+    #[Operation('Make a card', returns: CardView::class, status: 201)]
     public function store(CardRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $id = $this->cards->make(
@@ -58,20 +47,13 @@ final readonly class CardController
         return new JsonResponse($this->reader->view($this->card($id, $user)), 201);
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/cards/import',
-            'Take cards in',
-            takes: CardsBroughtRequest::class,
-            returns: CardsTakenInView::class,
-        ),
-    ]
+    #[Operation('Take cards in', returns: CardsTakenInView::class)]
     public function takeIn(CardsBroughtRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->cards->takeIn($exam, $user, $request->cards()));
     }
 
-    #[Get('/api/exams/{exam}/cards/file', 'Take cards away', returns: CardsAwayView::class)]
+    #[Operation('Take cards away', returns: CardsAwayView::class)]
     public function file(Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $faces = $this->reader->faces($exam, $user);
@@ -79,7 +61,7 @@ final readonly class CardController
         return new JsonResponse(new CardsAwayView(CardCsv::write($faces), CardText::write($faces)));
     }
 
-    #[Put('/api/cards/{card}', 'Change a card', takes: CardRequest::class, returns: CardView::class)]
+    #[Operation('Change a card', returns: CardView::class)]
     public function change(CardRequest $request, string $card, #[CurrentUser] User $user): JsonResponse
     {
         $row = $this->card($card, $user);
@@ -92,14 +74,7 @@ final readonly class CardController
         return new JsonResponse($this->reader->view($this->card($card, $user)));
     }
 
-    #[
-        Put(
-            '/api/cards/{card}/state',
-            'Say whether a card stays away',
-            takes: CardStateRequest::class,
-            returns: CardView::class,
-        ),
-    ]
+    #[Operation('Say whether a card stays away', returns: CardView::class)]
     public function suspend(CardStateRequest $request, string $card, #[CurrentUser] User $user): JsonResponse
     {
         $this->card($card, $user);
@@ -108,7 +83,7 @@ final readonly class CardController
         return new JsonResponse($this->reader->view($this->card($card, $user)));
     }
 
-    #[Post('/api/cards/{card}/looks', 'Look at a card', takes: LookRequest::class, returns: CardView::class)]
+    #[Operation('Look at a card', returns: CardView::class)]
     public function look(LookRequest $request, string $card, #[CurrentUser] User $user): JsonResponse
     {
         $this->cards->look($this->card($card, $user), $request->string('id')->value(), $request->grade());
@@ -116,7 +91,7 @@ final readonly class CardController
         return new JsonResponse($this->reader->view($this->card($card, $user)));
     }
 
-    #[Delete('/api/cards/{card}', 'Throw a card away')]
+    #[Operation('Throw a card away')]
     public function destroy(string $card, #[CurrentUser] User $user): Response
     {
         $this->card($card, $user);

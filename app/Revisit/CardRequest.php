@@ -4,29 +4,15 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Revisit\CardFaces;
 
 /** A card as it is to be. */
-#[
-    OA\Schema(
-        schema: 'CardToKeep',
-        required: ['front', 'back'],
-        properties: [
-            new OA\Property(property: 'front', type: 'string', description: 'Markdown, up to 4,000 letters.'),
-            new OA\Property(property: 'back', type: 'string', description: 'Markdown, up to 4,000 letters.'),
-            new OA\Property(
-                property: 'sitting',
-                type: 'string',
-                nullable: true,
-                description: 'It is made from a question of it.',
-            ),
-            new OA\Property(property: 'position', type: 'integer', nullable: true),
-            new OA\Property(property: 'section', type: 'string', nullable: true, description: 'It is made from.'),
-        ],
-    ),
-]
+#[Says('front', 'Markdown, up to 4,000 letters.')]
+#[Says('back', 'Markdown, up to 4,000 letters.')]
+#[Says('sitting', 'It is made from a question of it.')]
+#[Says('section', 'It is made from.')]
 final class CardRequest extends Form
 {
     /** @return array<string, list<mixed>> */

@@ -5,16 +5,8 @@ declare(strict_types=1);
 namespace App\Revisit;
 
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
 /** Whether a card stays away. */
-#[
-    OA\Schema(
-        schema: 'CardState',
-        required: ['suspended'],
-        properties: [new OA\Property(property: 'suspended', type: 'boolean')],
-    ),
-]
 final class CardStateRequest extends Form
 {
     /** @return array<string, list<mixed>> */

@@ -4,30 +4,32 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\Day;
 
 /** Two sides to remember. */
-#[OA\Schema(schema: 'Card')]
 final readonly class CardView
 {
+    /**
+     * @param  string  $front  Markdown.
+     * @param  string  $back  Markdown.
+     * @param  int|null  $question  The question it was made from.
+     * @param  string|null  $section  The page of the handbook it was made from, by its code.
+     * @param  string|null  $covered  Why its back is covered: a test whose clock is not over asks its question.
+     *     Null: it is not.
+     * @param  int  $looks  How often it was looked at.
+     * @param  string|null  $due  Null: it stays away.
+     * @param  float|null  $recall  The chance that it is still known today, 0 to 1.
+     */
     public function __construct(
-        #[OA\Property] public string $id,
-        #[OA\Property(description: 'Markdown.')] public string $front,
-        #[OA\Property(description: 'Markdown.')] public string $back,
-        #[OA\Property(nullable: true, description: 'The question it was made from.')] public ?int $question,
-        #[OA\Property(nullable: true, description: 'The page of the handbook it was made from, by its code.')]
+        public string $id,
+        public string $front,
+        public string $back,
+        public ?int $question,
         public ?string $section,
-        #[
-            OA\Property(
-                description: 'Why its back is covered: a test whose clock is not over asks its question. Null: it is not.',
-                nullable: true,
-            ),
-        ]
         public ?string $covered,
-        #[OA\Property] public bool $suspended,
-        #[OA\Property(description: 'How often it was looked at.')] public int $looks,
-        #[OA\Property(format: 'date', nullable: true, description: 'Null: it stays away.')] public ?string $due,
-        #[OA\Property(nullable: true, description: 'The chance that it is still known today, 0 to 1.')]
+        public bool $suspended,
+        public int $looks,
+        #[Day] public ?string $due,
         public ?float $recall,
     ) {
     }

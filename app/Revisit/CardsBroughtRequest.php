@@ -4,23 +4,14 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Revisit\CardFaces;
 use Uplandia\Core\Revisit\CardText;
 
 /** A file of cards to be taken in. */
-#[
-    OA\Schema(
-        schema: 'CardsBrought',
-        required: ['form', 'text'],
-        properties: [
-            new OA\Property(property: 'form', type: 'string', enum: ['csv', 'text']),
-            new OA\Property(property: 'text', type: 'string', description: 'Up to 2 megabytes and 2,000 cards.'),
-        ],
-    ),
-]
+#[Says('text', 'Up to 2 megabytes and 2,000 cards.')]
 final class CardsBroughtRequest extends Form
 {
     private const MOST_LETTERS = 2_000_000;

@@ -4,23 +4,14 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 
 /** Which cards to list. */
-#[
-    OA\Schema(
-        schema: 'CardsWanted',
-        required: ['show', 'page'],
-        properties: [
-            new OA\Property(property: 'show', type: 'string', enum: CardsWanted::class),
-            new OA\Property(property: 'words', type: 'string', nullable: true, description: 'On either side.'),
-            new OA\Property(property: 'section', type: 'string', nullable: true, description: 'Made from this page.'),
-            new OA\Property(property: 'page', type: 'integer', description: 'From 1.'),
-        ],
-    ),
-]
+#[Says('words', 'On either side.')]
+#[Says('section', 'Made from this page.')]
+#[Says('page', 'From 1.')]
 final class CardsRequest extends Form
 {
     /** @return array<string, list<mixed>> */

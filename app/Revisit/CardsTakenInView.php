@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
-use OpenApi\Attributes as OA;
-
-#[OA\Schema(schema: 'CardsTakenIn')]
 final readonly class CardsTakenInView
 {
+    /**
+     * @param  int  $added  New ones.
+     * @param  int  $known  That were there already, with the same two sides.
+     */
     public function __construct(
-        #[OA\Property(description: 'New ones.')] public int $added,
-        #[OA\Property(description: 'That were there already, with the same two sides.')] public int $known,
+        public int $added,
+        public int $known,
     ) {
     }
 }

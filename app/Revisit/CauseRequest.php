@@ -6,17 +6,9 @@ namespace App\Revisit;
 
 use App\Http\Form;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Result\Cause;
 
 /** Why an answer went wrong; null takes the word back. */
-#[
-    OA\Schema(
-        schema: 'CauseNamed',
-        required: ['cause'],
-        properties: [new OA\Property(property: 'cause', type: 'string', nullable: true, enum: Cause::class)],
-    ),
-]
 final class CauseRequest extends Form
 {
     /** @return array<string, list<mixed>> */

@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\Day;
 
 /** How many revisits fall on a day. */
-#[OA\Schema(schema: 'DueDay')]
 final readonly class DueDayView
 {
     public function __construct(
-        #[OA\Property(format: 'date')] public string $date,
-        #[OA\Property] public int $n,
+        #[Day] public string $date,
+        public int $n,
     ) {
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Revisit;
 
 use App\Account\User;
-use App\Http\Contract\Post;
+use App\Http\Contract\Operation;
 use App\Question\Exam;
 use App\Sitting\BuiltView;
 use App\Sitting\QuickTest;
@@ -22,7 +22,7 @@ final readonly class GapBookController
     {
     }
 
-    #[Post('/api/exams/{exam}/gaps', 'Read my gap book', takes: GapsRequest::class, returns: GapBookView::class)]
+    #[Operation('Read my gap book', returns: GapBookView::class)]
     public function index(GapsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->gaps->of(
@@ -33,14 +33,7 @@ final readonly class GapBookController
         ));
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/gaps/sheet',
-            'Print a study sheet of my gaps',
-            takes: GapsRequest::class,
-            returns: GapBookView::class,
-        ),
-    ]
+    #[Operation('Print a study sheet of my gaps', returns: GapBookView::class)]
     public function sheet(GapsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->gaps->of(
@@ -52,15 +45,7 @@ final readonly class GapBookController
         ));
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/gaps/drill',
-            'Drill my gaps',
-            takes: GapsRequest::class,
-            returns: BuiltView::class,
-            status: 201,
-        ),
-    ]
+    #[Operation('Drill my gaps', returns: BuiltView::class, status: 201)]
     public function drill(GapsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $questions = array_slice($this->gaps->questions($exam, $user, $request->wanted()), 0, self::DRILL);

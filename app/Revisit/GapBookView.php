@@ -4,34 +4,28 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
-use OpenApi\Attributes as OA;
-
 /** A candidate's own misses. */
-#[OA\Schema(schema: 'GapBook')]
 final readonly class GapBookView
 {
     /**
-     * @param  list<GapCountView>  $topics
-     * @param  list<GapCountView>  $causes
-     * @param  list<ReadingView>  $reading
-     * @param  list<GapView>  $gaps
+     * @param  list<GapCountView>  $topics  Of the state that is looked at, in the order of the blueprint.
+     * @param  list<GapCountView>  $causes  The most frequent first.
+     * @param  list<ReadingView>  $reading  In the order of the pages.
+     * @param  int  $total  That pass what is wanted.
+     * @param  list<GapView>  $gaps  The newest first.
      */
     public function __construct(
-        #[OA\Property] public string $exam,
-        #[OA\Property] public string $examName,
-        #[OA\Property] public int $open,
-        #[OA\Property] public int $closing,
-        #[OA\Property] public int $closed,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: GapCountView::class), description: 'Of the state that is looked at, in the order of the blueprint.')]
+        public string $exam,
+        public string $examName,
+        public int $open,
+        public int $closing,
+        public int $closed,
         public array $topics,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: GapCountView::class), description: 'The most frequent first.')]
         public array $causes,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ReadingView::class), description: 'In the order of the pages.')]
         public array $reading,
-        #[OA\Property(description: 'That pass what is wanted.')] public int $total,
-        #[OA\Property] public int $page,
-        #[OA\Property] public int $pages,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: GapView::class), description: 'The newest first.')]
+        public int $total,
+        public int $page,
+        public int $pages,
         public array $gaps,
     ) {
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
-use App\Http\Contract\Put;
+use App\Http\Contract\Operation;
 use App\Sitting\Closing;
 use App\Sitting\Sitting;
 use Illuminate\Http\Response;
@@ -15,7 +15,7 @@ final readonly class GapController
     {
     }
 
-    #[Put('/api/sittings/{sitting}/questions/{position}/cause', 'Name a cause', takes: CauseRequest::class)]
+    #[Operation('Name a cause')]
     public function cause(CauseRequest $request, Sitting $sitting, int $position): Response
     {
         $this->closing->refuseUntilHandedIn($sitting);
@@ -24,7 +24,7 @@ final readonly class GapController
         return response()->noContent();
     }
 
-    #[Put('/api/sittings/{sitting}/questions/{position}/gap', 'Move in the gap book', takes: GapRequest::class)]
+    #[Operation('Move in the gap book')]
     public function move(GapRequest $request, Sitting $sitting, int $position): Response
     {
         $this->closing->refuseUntilHandedIn($sitting);

@@ -4,17 +4,11 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
 /** Whether a question belongs into the gap book, as its candidate says. */
-#[
-    OA\Schema(
-        schema: 'Gap',
-        required: ['inBook'],
-        properties: [new OA\Property(property: 'inBook', type: 'boolean', description: 'Put in, else taken out.')],
-    ),
-]
+#[Says('inBook', 'Put in, else taken out.')]
 final class GapRequest extends Form
 {
     /** @return array<string, list<mixed>> */

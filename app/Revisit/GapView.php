@@ -4,36 +4,44 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\Day;
+use App\Http\Contract\Named;
 use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Result\Cause;
 use Uplandia\Core\Revisit\GapState;
 
 /** A question in the gap book. */
-#[OA\Schema(schema: 'GapEntry')]
+#[Named('GapEntry')]
 final readonly class GapView
 {
-    /** @param  list<string>  $sections */
+    /**
+     * @param  string  $excerpt  The stem's beginning, without Markdown.
+     * @param  string  $since  When it opened, or closed.
+     * @param  int  $misses  How often an answer opened it.
+     * @param  int  $seenAt  When the question was met last.
+     * @param  string  $note  One's own; empty: none.
+     * @param  list<string>  $sections  Codes of what to read.
+     * @param  string|null  $due  When it comes back; null: it does not.
+     * @param  bool  $retired  The question is asked no more.
+     * @param  string|null  $sitting  Where it was met last and may be read; null: in none that is handed in.
+     */
     public function __construct(
-        #[OA\Property] public int $question,
-        #[OA\Property(description: 'The stem\'s beginning, without Markdown.')] public string $excerpt,
-        #[OA\Property(enum: Kind::class)] public Kind $kind,
-        #[OA\Property] public string $topic,
-        #[OA\Property] public string $subtopic,
-        #[OA\Property(enum: GapState::class)] public GapState $state,
-        #[OA\Property(format: 'date', description: 'When it opened, or closed.')] public string $since,
-        #[OA\Property(description: 'How often an answer opened it.')] public int $misses,
-        #[OA\Property(description: 'When the question was met last.')] public int $seenAt,
-        #[OA\Property(enum: Cause::class, nullable: true)] public ?Cause $cause,
-        #[OA\Property(description: 'One\'s own; empty: none.')] public string $note,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'), description: 'Codes of what to read.')]
+        public int $question,
+        public string $excerpt,
+        public Kind $kind,
+        public string $topic,
+        public string $subtopic,
+        public GapState $state,
+        #[Day] public string $since,
+        public int $misses,
+        public int $seenAt,
+        public ?Cause $cause,
+        public string $note,
         public array $sections,
-        #[OA\Property(format: 'date', nullable: true, description: 'When it comes back; null: it does not.')]
-        public ?string $due,
-        #[OA\Property(description: 'The question is asked no more.')] public bool $retired,
-        #[OA\Property(nullable: true, description: 'Where it was met last and may be read; null: in none that is handed in.')]
+        #[Day] public ?string $due,
+        public bool $retired,
         public ?string $sitting,
-        #[OA\Property(nullable: true)] public ?int $position,
+        public ?int $position,
     ) {
     }
 }

@@ -4,32 +4,18 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Result\Cause;
 use Uplandia\Core\Revisit\GapState;
 
 /** Which gaps to list, or to drill. */
-#[
-    OA\Schema(
-        schema: 'GapsWanted',
-        required: ['page'],
-        properties: [
-            new OA\Property(property: 'topic', type: 'string', nullable: true, description: 'Code of one at the top.'),
-            new OA\Property(property: 'cause', type: 'string', nullable: true, description: 'A cause, or "none".'),
-            new OA\Property(property: 'section', type: 'string', nullable: true, description: 'Code of a section.'),
-            new OA\Property(
-                property: 'state',
-                type: 'string',
-                nullable: true,
-                enum: GapState::class,
-                description: 'Null: those that have not closed.',
-            ),
-            new OA\Property(property: 'page', type: 'integer', description: 'From 1.'),
-        ],
-    ),
-]
+#[Says('topic', 'Code of one at the top.')]
+#[Says('cause', 'A cause, or "none".')]
+#[Says('section', 'Code of a section.')]
+#[Says('state', 'Null: those that have not closed.')]
+#[Says('page', 'From 1.')]
 final class GapsRequest extends Form
 {
     public const NO_CAUSE = 'none';

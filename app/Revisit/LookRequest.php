@@ -4,31 +4,13 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Revisit\Grade;
 
 /** How well a card came back. */
-#[
-    OA\Schema(
-        schema: 'CardLook',
-        required: ['id', 'grade'],
-        properties: [
-            new OA\Property(
-                property: 'id',
-                type: 'string',
-                description: 'Made by the browser; sending it again does no harm.',
-            ),
-            new OA\Property(
-                property: 'grade',
-                type: 'integer',
-                minimum: 1,
-                maximum: 4,
-                description: '1 gone, 2 with effort, 3 known, 4 known at once.',
-            ),
-        ],
-    ),
-]
+#[Says('id', 'Made by the browser; sending it again does no harm.')]
+#[Says('grade', '1 gone, 2 with effort, 3 known, 4 known at once.')]
 final class LookRequest extends Form
 {
     /** @return array<string, list<mixed>> */

@@ -4,17 +4,15 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
-use OpenApi\Attributes as OA;
-
 /** A section of the handbook that gaps refer to. */
-#[OA\Schema(schema: 'Reading')]
 final readonly class ReadingView
 {
+    /** @param  int  $n  Gaps that refer to it. */
     public function __construct(
-        #[OA\Property] public string $code,
-        #[OA\Property] public string $chapter,
-        #[OA\Property] public string $title,
-        #[OA\Property(description: 'Gaps that refer to it.')] public int $n,
+        public string $code,
+        public string $chapter,
+        public string $title,
+        public int $n,
     ) {
     }
 }

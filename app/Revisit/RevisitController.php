@@ -6,8 +6,7 @@ namespace App\Revisit;
 
 use App\Account\User;
 use App\Clock\Moment;
-use App\Http\Contract\Post;
-use App\Http\Contract\Put;
+use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use App\Question\Enrolment;
 use App\Question\Exam;
@@ -30,7 +29,7 @@ final readonly class RevisitController
     ) {
     }
 
-    #[Post('/api/exams/{exam}/revisits', 'List revisits', takes: RevisitsRequest::class, returns: RevisitsView::class)]
+    #[Operation('List revisits', returns: RevisitsView::class)]
     public function index(RevisitsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->reader->of(
@@ -41,15 +40,7 @@ final readonly class RevisitController
         ));
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/revisits/session',
-            'Begin a session of revisits',
-            takes: SessionRequest::class,
-            returns: BuiltView::class,
-            status: 201,
-        ),
-    ]
+    #[Operation('Begin a session of revisits', returns: BuiltView::class, status: 201)]
     public function begin(SessionRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $due = $this->reader->due($exam, $user, $request->integer('count'));
@@ -65,7 +56,7 @@ final readonly class RevisitController
         return new JsonResponse(new BuiltView($sitting->id), 201);
     }
 
-    #[Put('/api/exams/{exam}/revisits/{question}', 'Say when a question comes back', takes: RevisitWordRequest::class)]
+    #[Operation('Say when a question comes back')]
     public function say(RevisitWordRequest $request, Exam $exam, int $question, #[CurrentUser] User $user): Response
     {
         $met = DB::table('standings')

@@ -4,27 +4,11 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
 /** When a question should come back: never, or not before a day; neither takes the word back. */
-#[
-    OA\Schema(
-        schema: 'RevisitWord',
-        required: ['suspended', 'days'],
-        properties: [
-            new OA\Property(property: 'suspended', type: 'boolean'),
-            new OA\Property(
-                property: 'days',
-                type: 'integer',
-                nullable: true,
-                minimum: 1,
-                maximum: 365,
-                description: 'Not before so many days from today.',
-            ),
-        ],
-    ),
-]
+#[Says('days', 'Not before so many days from today.')]
 final class RevisitWordRequest extends Form
 {
     /** @return array<string, list<mixed>> */

@@ -4,21 +4,12 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 
 /** Which revisits to list. */
-#[
-    OA\Schema(
-        schema: 'RevisitsWanted',
-        required: ['show', 'page'],
-        properties: [
-            new OA\Property(property: 'show', type: 'string', enum: RevisitsShown::class),
-            new OA\Property(property: 'page', type: 'integer', description: 'From 1.'),
-        ],
-    ),
-]
+#[Says('page', 'From 1.')]
 final class RevisitsRequest extends Form
 {
     /** @return array<string, list<mixed>> */

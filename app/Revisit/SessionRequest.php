@@ -5,16 +5,8 @@ declare(strict_types=1);
 namespace App\Revisit;
 
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
 /** A session of revisits. */
-#[
-    OA\Schema(
-        schema: 'RevisitSession',
-        required: ['count'],
-        properties: [new OA\Property(property: 'count', type: 'integer', minimum: 1, maximum: 100)],
-    ),
-]
 final class SessionRequest extends Form
 {
     /** @return array<string, list<mixed>> */

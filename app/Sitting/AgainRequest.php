@@ -6,16 +6,8 @@ namespace App\Sitting;
 
 use App\Http\Form;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 
 /** How something is sat once more. */
-#[
-    OA\Schema(
-        schema: 'Again',
-        required: ['how'],
-        properties: [new OA\Property(property: 'how', type: 'string', enum: HowAgain::class)],
-    ),
-]
 final class AgainRequest extends Form
 {
     /** @return array<string, list<mixed>> */

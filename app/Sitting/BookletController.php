@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
-use App\Http\Contract\Get;
+use App\Http\Contract\Operation;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 
@@ -15,7 +15,7 @@ final readonly class BookletController
     {
     }
 
-    #[Get('/api/sittings/{sitting}/booklet', 'Print a booklet', returns: BookletView::class)]
+    #[Operation('Print a booklet', returns: BookletView::class)]
     public function show(Sitting $sitting): JsonResponse
     {
         if (! $sitting->isHandedIn()) {

@@ -5,82 +5,55 @@ declare(strict_types=1);
 namespace App\Sitting;
 
 use App\Assembly\ExamSectionView;
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Question\Kind;
 
 /** What a candidate should know before a sitting, and where it stands. */
-#[OA\Schema(schema: 'Briefing')]
 final readonly class BriefingView
 {
     /**
+     * @param  bool  $onPaper  Its answers come from paper.
+     * @param  string  $marks  Exact, as a decimal.
+     * @param  int|null  $limitMs  With extra time.
+     * @param  int|null  $questionMs  For each question, with extra time; then there is no going back.
+     * @param  bool  $asksSureness  Whether each question asks how sure one is.
+     * @param  int  $readingMs  Of the limit, for reading before the clock begins.
+     * @param  int  $reserveMs  What the candidate means to have left at the end.
+     * @param  int|null  $msPerMark  By the pace plan.
+     * @param  bool  $pausable  A pause stops the clock.
+     * @param  int  $breaks  How many breaks may be taken; a break does not stop the clock.
      * @param  list<ExamSectionView>  $sections  of a paper or a rehearsal
-     * @param  list<int>  $planMs
-     * @param  list<string>  $rules
-     * @param  list<Kind>  $kinds
+     * @param  list<int>  $planMs  Section by section, its time by the pace plan; none without one.
      * @param  list<ReasonView>  $reasons  none: it is not made of weak spots
+     * @param  list<string>  $rules  In the words of the exam; none: it is not sat under its rules.
+     * @param  list<Kind>  $kinds  Kinds of question that occur, in no order of the test.
+     * @param  int|null  $most  Of an adaptive test, at most so many questions are asked, and each depends on the
+     *     answer before; null: it is a fixed list.
      */
     public function __construct(
-        #[OA\Property] public string $id,
-        #[OA\Property] public string $exam,
-        #[OA\Property] public string $title,
-        #[OA\Property(description: 'Its answers come from paper.')] public bool $onPaper,
-        #[OA\Property(enum: Mode::class)] public Mode $mode,
-        #[OA\Property(enum: Stage::class)] public Stage $status,
-        #[OA\Property] public int $questions,
-        #[OA\Property] public int $answered,
-        #[OA\Property(description: 'Exact, as a decimal.')] public string $marks,
-        #[OA\Property(description: 'With extra time.', nullable: true)] public ?int $limitMs,
-        #[
-            OA\Property(
-                description: 'For each question, with extra time; then there is no going back.',
-                nullable: true,
-            ),
-        ]
+        public string $id,
+        public string $exam,
+        public string $title,
+        public bool $onPaper,
+        public Mode $mode,
+        public Stage $status,
+        public int $questions,
+        public int $answered,
+        public string $marks,
+        public ?int $limitMs,
         public ?int $questionMs,
-        #[OA\Property(description: 'Whether each question asks how sure one is.')] public bool $asksSureness,
-        #[OA\Property(description: 'Of the limit, for reading before the clock begins.')] public int $readingMs,
-        #[OA\Property(description: 'What the candidate means to have left at the end.')] public int $reserveMs,
-        #[OA\Property] public string $extraTime,
-        #[OA\Property(description: 'By the pace plan.', nullable: true)] public ?int $msPerMark,
-        #[OA\Property(description: 'A pause stops the clock.')] public bool $pausable,
-        #[
-            OA\Property(description: 'How many breaks may be taken; a break does not stop the clock.'),
-        ]
+        public bool $asksSureness,
+        public int $readingMs,
+        public int $reserveMs,
+        public string $extraTime,
+        public ?int $msPerMark,
+        public bool $pausable,
         public int $breaks,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ExamSectionView::class))] public array $sections,
-        #[
-            OA\Property(
-                type: 'array',
-                items: new OA\Items(type: 'integer'),
-                description: 'Section by section, its time by the pace plan; none without one.',
-            ),
-        ]
+        public array $sections,
         public array $planMs,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ReasonView::class))] public array $reasons,
-        #[
-            OA\Property(
-                type: 'array',
-                items: new OA\Items(type: 'string'),
-                description: 'In the words of the exam; none: it is not sat under its rules.',
-            ),
-        ]
+        public array $reasons,
         public array $rules,
-        #[
-            OA\Property(
-                type: 'array',
-                items: new OA\Items(type: 'string', enum: Kind::class),
-                description: 'Kinds of question that occur, in no order of the test.',
-            ),
-        ]
         public array $kinds,
-        #[
-            OA\Property(
-                description: 'Of an adaptive test, at most so many questions are asked, and each depends on the answer '
-                    .'before; null: it is a fixed list.',
-                nullable: true,
-            ),
-        ]
         public ?int $most,
     ) {
     }

@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
-use OpenApi\Attributes as OA;
-
-#[OA\Schema(schema: 'Built')]
 final readonly class BuiltView
 {
+    /** @param  string  $sitting  The sitting that is ready to begin. */
     public function __construct(
-        #[OA\Property(description: 'The sitting that is ready to begin.')] public string $sitting,
+        public string $sitting,
     ) {
     }
 }

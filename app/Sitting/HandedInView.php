@@ -4,21 +4,14 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\MapOf;
 
-#[OA\Schema(schema: 'HandedIn')]
 final readonly class HandedInView
 {
+    /** @param  object  $refused  Event id: why it does not count. */
     public function __construct(
-        #[OA\Property] public string $sitting,
-        #[
-            OA\Property(
-                type: 'object',
-                additionalProperties: new OA\AdditionalProperties(type: 'string'),
-                description: 'Event id: why it does not count.',
-            ),
-        ]
-        public object $refused,
+        public string $sitting,
+        #[MapOf('string')] public object $refused,
     ) {
     }
 }

@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Sitting;
 
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
 /** The code of a shared test. */
-#[OA\Schema(schema: 'Join', required: ['code'], properties: [new OA\Property(property: 'code', type: 'string')])]
 final class JoinRequest extends Form
 {
     /** @return array<string, list<mixed>> */

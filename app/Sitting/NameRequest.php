@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Sitting;
 
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
 /** What a sitting is to be called. */
-#[OA\Schema(schema: 'Name', required: ['name'], properties: [new OA\Property(property: 'name', type: 'string')])]
 final class NameRequest extends Form
 {
     /** @return array<string, list<mixed>> */

@@ -11,7 +11,7 @@ use App\Assembly\RecipeRequest;
 use App\Assembly\Rehearsals;
 use App\Assembly\SavedRecipe;
 use App\Assembly\TestBuilder;
-use App\Http\Contract\Post;
+use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use App\Question\Exam;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -34,15 +34,7 @@ final readonly class NewSittingController
     ) {
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/tests',
-            'Build a test',
-            takes: RecipeRequest::class,
-            returns: BuiltView::class,
-            status: 201,
-        ),
-    ]
+    #[Operation('Build a test', returns: BuiltView::class, status: 201)]
     public function build(RecipeRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $recipe = $request->recipe();
@@ -56,15 +48,7 @@ final readonly class NewSittingController
         return self::built($sitting);
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/papers/{paper}/sittings',
-            'Sit a fixed paper',
-            takes: OneSectionRequest::class,
-            returns: BuiltView::class,
-            status: 201,
-        ),
-    ]
+    #[Operation('Sit a fixed paper', returns: BuiltView::class, status: 201)]
     public function paper(
         OneSectionRequest $request,
         Exam $exam,
@@ -78,15 +62,7 @@ final readonly class NewSittingController
         return self::built(Sitting::ready($this->papers->of($found, $request->section()), $user));
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/rehearsals',
-            'Rehearse the exam',
-            takes: OneSectionRequest::class,
-            returns: BuiltView::class,
-            status: 201,
-        ),
-    ]
+    #[Operation('Rehearse the exam', returns: BuiltView::class, status: 201)]
     public function rehearsal(OneSectionRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $test = $this->rehearsals->build(exam: $exam, user: $user, section: $request->section());
@@ -94,40 +70,25 @@ final readonly class NewSittingController
         return self::built(Sitting::ready($test, $user));
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/series/{series}/tests/{test}/sittings',
-            'Sit a test of a series',
-            returns: BuiltView::class,
-            status: 201,
-        ),
-    ]
+    #[Operation('Sit a test of a series', returns: BuiltView::class, status: 201)]
     public function series(Exam $exam, string $series, string $test, #[CurrentUser] User $user): JsonResponse
     {
         return self::built($this->attempts->next(exam: $exam, user: $user, series: $series, test: $test));
     }
 
-    #[Post('/api/recipes/{recipe}/sittings', 'Run a recipe again', returns: BuiltView::class, status: 201)]
+    #[Operation('Run a recipe again', returns: BuiltView::class, status: 201)]
     public function recipe(SavedRecipe $recipe, #[CurrentUser] User $user): JsonResponse
     {
         return self::built($this->again->byRecipe($recipe, $user));
     }
 
-    #[
-        Post(
-            '/api/sittings/{sitting}/again',
-            'Sit it again',
-            takes: AgainRequest::class,
-            returns: BuiltView::class,
-            status: 201,
-        ),
-    ]
+    #[Operation('Sit it again', returns: BuiltView::class, status: 201)]
     public function again(AgainRequest $request, Sitting $sitting): JsonResponse
     {
         return self::built($this->again->sit($sitting, $request->how()));
     }
 
-    #[Post('/api/shared', 'Join a shared test', takes: JoinRequest::class, returns: BuiltView::class, status: 201)]
+    #[Operation('Join a shared test', returns: BuiltView::class, status: 201)]
     public function join(JoinRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         return self::built($this->sharing->join($user, $request->string('code')->value()));

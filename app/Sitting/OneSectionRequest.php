@@ -4,19 +4,11 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
 /** The whole, or one section of it alone. */
-#[
-    OA\Schema(
-        schema: 'OneSection',
-        required: ['section'],
-        properties: [
-            new OA\Property(property: 'section', type: 'string', nullable: true, description: 'Its code; null: all.'),
-        ],
-    ),
-]
+#[Says('section', 'Its code; null: all.')]
 final class OneSectionRequest extends Form
 {
     /** @return array<string, list<mixed>> */

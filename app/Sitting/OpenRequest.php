@@ -4,33 +4,18 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
 
-#[
-    OA\Schema(
-        schema: 'OpenSitting',
-        required: ['tab'],
-        properties: [
-            new OA\Property(property: 'tab', type: 'string'),
-            new OA\Property(
-                property: 'awake',
-                type: 'array',
-                items: new OA\Items(type: 'array', items: new OA\Items(type: 'integer')),
-                description: 'Spells in which pages of this device ran: from when, until when.',
-            ),
-            new OA\Property(
-                property: 'events',
-                type: 'array',
-                items: new OA\Items(ref: '#/components/schemas/SittingEvent'),
-                description: 'What an earlier page of this device left: it arrives with the word that contact is back.',
-            ),
-            new OA\Property(property: 'take', type: 'boolean', description: 'Take the pen from another tab.'),
-        ],
-    ),
-]
+#[Says('awake', 'Spells in which pages of this device ran: from when, until when.', 'list<list<int>>')]
+#[Says(
+    'events',
+    'What an earlier page of this device left: it arrives with the word that contact is back.',
+    'list<'.SentEvent::class.'>',
+)]
+#[Says('take', 'Take the pen from another tab.')]
 final class OpenRequest extends Form
 {
     /** @return array<string, list<mixed>> */

@@ -4,33 +4,31 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\MapOf;
 use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Sitting\QuestionState;
 use Uplandia\Core\Sitting\Sureness;
 
-#[OA\Schema(schema: 'QuestionState')]
 final readonly class QuestionStateView
 {
     /**
      * @param  list<string>  $struck
+     * @param  Outcome|null  $outcome  Only once this sitting may see it.
      * @param  list<TryView>  $tries
+     * @param  int  $activeMs  On screen so far, milliseconds.
      */
     public function __construct(
-        #[OA\Property] public int $position,
-        #[OA\Property(type: 'object', nullable: true, additionalProperties: true)] public ?object $response,
-        #[OA\Property] public bool $flagged,
-        #[OA\Property(type: 'array', items: new OA\Items(type: 'string'))] public array $struck,
-        #[OA\Property(enum: Sureness::class, nullable: true)] public ?Sureness $sureness,
-        #[OA\Property] public bool $seen,
-        #[OA\Property] public bool $checked,
-        #[OA\Property] public bool $locked,
-        #[
-            OA\Property(description: 'Only once this sitting may see it.', enum: Outcome::class, nullable: true),
-        ]
+        public int $position,
+        #[MapOf('mixed')] public ?object $response,
+        public bool $flagged,
+        public array $struck,
+        public ?Sureness $sureness,
+        public bool $seen,
+        public bool $checked,
+        public bool $locked,
         public ?Outcome $outcome,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: TryView::class))] public array $tries,
-        #[OA\Property(description: 'On screen so far, milliseconds.')] public int $activeMs,
+        public array $tries,
+        public int $activeMs,
     ) {
     }
 

@@ -4,26 +4,22 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
-use OpenApi\Attributes as OA;
-
 /** Why a topic is in a test of weak spots. */
-#[OA\Schema(schema: 'Reason')]
 final readonly class ReasonView
 {
+    /**
+     * @param  float|null  $stake  Points of the exam that it costs, in per cent; null: too little is known.
+     * @param  float|null  $mastery  0 to 1; null: too little is known.
+     * @param  int  $overdue  Of these, due to revisit or open gaps.
+     */
     public function __construct(
-        #[OA\Property] public string $topic,
-        #[OA\Property] public int $questions,
-        #[
-            OA\Property(
-                description: 'Points of the exam that it costs, in per cent; null: too little is known.',
-                nullable: true,
-            ),
-        ]
+        public string $topic,
+        public int $questions,
         public ?float $stake,
-        #[OA\Property(description: '0 to 1; null: too little is known.', nullable: true)] public ?float $mastery,
-        #[OA\Property(description: 'Of these, due to revisit or open gaps.')] public int $overdue,
-        #[OA\Property] public int $fresh,
-        #[OA\Property] public int $again,
+        public ?float $mastery,
+        public int $overdue,
+        public int $fresh,
+        public int $again,
     ) {
     }
 }

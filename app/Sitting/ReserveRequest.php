@@ -5,16 +5,8 @@ declare(strict_types=1);
 namespace App\Sitting;
 
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
 /** How much a candidate means to have left at the end. */
-#[
-    OA\Schema(
-        schema: 'Reserve',
-        required: ['minutes'],
-        properties: [new OA\Property(property: 'minutes', type: 'integer')],
-    ),
-]
 final class ReserveRequest extends Form
 {
     /** @return array<string, list<mixed>> */

@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
-use OpenApi\Attributes as OA;
-
 /** The score so far, in tutor mode, of what has been checked. Exact, as decimals. */
-#[OA\Schema(schema: 'Score')]
 final readonly class ScoreView
 {
+    /** @param  int  $questions  Checked questions. */
     public function __construct(
-        #[OA\Property] public string $marks,
-        #[OA\Property] public string $possible,
-        #[OA\Property(description: 'Checked questions.')] public int $questions,
+        public string $marks,
+        public string $possible,
+        public int $questions,
     ) {
     }
 }

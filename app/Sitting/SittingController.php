@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
-use App\Http\Contract\Get;
-use App\Http\Contract\Post;
-use App\Http\Contract\Put;
+use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -29,13 +27,13 @@ final readonly class SittingController
     ) {
     }
 
-    #[Get('/api/sittings/{sitting}', 'Read a briefing', returns: BriefingView::class)]
+    #[Operation('Read a briefing', returns: BriefingView::class)]
     public function show(Sitting $sitting): JsonResponse
     {
         return new JsonResponse($this->briefings->of($sitting));
     }
 
-    #[Post('/api/sittings/{sitting}/close', 'Close a sitting whose time has run out')]
+    #[Operation('Close a sitting whose time has run out')]
     public function close(Sitting $sitting): Response
     {
         $this->closing->closeOver($sitting);
@@ -43,7 +41,7 @@ final readonly class SittingController
         return response()->noContent();
     }
 
-    #[Put('/api/sittings/{sitting}/reserve', 'Plan a reserve', takes: ReserveRequest::class, returns: BriefingView::class)]
+    #[Operation('Plan a reserve', returns: BriefingView::class)]
     public function reserve(ReserveRequest $request, Sitting $sitting): JsonResponse
     {
         $reserve = $request->integer('minutes') * Terms::MS_PER_MINUTE;
@@ -58,7 +56,7 @@ final readonly class SittingController
         return new JsonResponse($this->briefings->of($sitting->refresh()));
     }
 
-    #[Post('/api/sittings/{sitting}/open', 'Open a sitting', takes: OpenRequest::class, returns: OpenView::class)]
+    #[Operation('Open a sitting', returns: OpenView::class)]
     public function open(OpenRequest $request, Sitting $sitting): JsonResponse
     {
         $opened = $this->opening->open(
@@ -91,7 +89,7 @@ final readonly class SittingController
         );
     }
 
-    #[Post('/api/sittings/{sitting}/events', 'Record events', takes: EventsRequest::class, returns: StateView::class)]
+    #[Operation('Record events', returns: StateView::class)]
     public function record(EventsRequest $request, Sitting $sitting): JsonResponse
     {
         $events = $request->events($this->desk->nowFor($sitting));
@@ -119,7 +117,7 @@ final readonly class SittingController
         );
     }
 
-    #[Post('/api/sittings/{sitting}/hand-in', 'Hand in', takes: EventsRequest::class, returns: HandedInView::class)]
+    #[Operation('Hand in', returns: HandedInView::class)]
     public function handIn(EventsRequest $request, Sitting $sitting): JsonResponse
     {
         $refused = $this->closing->handIn(

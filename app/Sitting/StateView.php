@@ -4,46 +4,36 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\MapOf;
+use App\Http\Contract\Named;
 use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Sitting\State;
 use Uplandia\Core\Sitting\Status;
 
 /** Where a sitting stands. Moments are Unix milliseconds of the server's clock, durations milliseconds. */
-#[OA\Schema(schema: 'SittingState')]
+#[Named('SittingState')]
 final readonly class StateView
 {
-    /** @param  list<QuestionStateView>  $questions */
+    /**
+     * @param  int|null  $readingUntil  When reading is over by itself; null: it is.
+     * @param  ScoreView|null  $score  Of what has been checked, where it was asked for.
+     * @param  list<QuestionStateView>  $questions  Those that were asked for or have changed.
+     * @param  object  $refused  Event id: why it does not count.
+     */
     public function __construct(
-        #[OA\Property(enum: Status::class)] public Status $status,
-        #[OA\Property] public int $now,
-        #[OA\Property(nullable: true)] public ?int $deadline,
-        #[OA\Property(nullable: true)] public ?int $remainingMs,
-        #[OA\Property] public int $activeMs,
-        #[OA\Property(nullable: true)] public ?int $current,
-        #[OA\Property] public int $answered,
-        #[OA\Property] public int $breaksLeft,
-        #[OA\Property(description: 'When reading is over by itself; null: it is.', nullable: true)]
+        public Status $status,
+        public int $now,
+        public ?int $deadline,
+        public ?int $remainingMs,
+        public int $activeMs,
+        public ?int $current,
+        public int $answered,
+        public int $breaksLeft,
         public ?int $readingUntil,
-        #[OA\Property] public int $lastSeq,
-        #[OA\Property(description: 'Of what has been checked, where it was asked for.', nullable: true)]
+        public int $lastSeq,
         public ?ScoreView $score,
-        #[
-            OA\Property(
-                type: 'array',
-                items: new OA\Items(ref: QuestionStateView::class),
-                description: 'Those that were asked for or have changed.',
-            ),
-        ]
         public array $questions,
-        #[
-            OA\Property(
-                type: 'object',
-                additionalProperties: new OA\AdditionalProperties(type: 'string'),
-                description: 'Event id: why it does not count.',
-            ),
-        ]
-        public object $refused,
+        #[MapOf('string')] public object $refused,
     ) {
     }
 

@@ -5,10 +5,7 @@ declare(strict_types=1);
 namespace App\Sitting;
 
 use App\Account\User;
-use App\Http\Contract\Delete;
-use App\Http\Contract\Get;
-use App\Http\Contract\Post;
-use App\Http\Contract\Put;
+use App\Http\Contract\Operation;
 use App\Question\Exam;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -26,7 +23,7 @@ final readonly class TestsController
     ) {
     }
 
-    #[Post('/api/exams/{exam}/sittings', 'My tests', takes: TestsRequest::class, returns: TestsView::class)]
+    #[Operation('My tests', returns: TestsView::class)]
     public function index(TestsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $this->closing->closeAllOver($user);
@@ -35,13 +32,13 @@ final readonly class TestsController
         return new JsonResponse($this->tests->page($exam, $user, $request));
     }
 
-    #[Get('/api/exams/{exam}/ready', 'What is ready to be sat', returns: ReadyView::class)]
+    #[Operation('What is ready to be sat', returns: ReadyView::class)]
     public function ready(Exam $exam, #[CurrentUser] User $user, ReadyTests $ready): JsonResponse
     {
         return new JsonResponse($ready->of($exam, $user));
     }
 
-    #[Put('/api/sittings/{sitting}/name', 'Rename a sitting', takes: NameRequest::class)]
+    #[Operation('Rename a sitting')]
     public function rename(NameRequest $request, Sitting $sitting): Response
     {
         // Only this: whatever else is being written of it meanwhile stays.
@@ -52,7 +49,7 @@ final readonly class TestsController
         return response()->noContent();
     }
 
-    #[Delete('/api/sittings/{sitting}', 'Delete a sitting')]
+    #[Operation('Delete a sitting')]
     public function destroy(Sitting $sitting): Response
     {
         $this->deleting->delete($sitting);
@@ -60,7 +57,7 @@ final readonly class TestsController
         return response()->noContent();
     }
 
-    #[Post('/api/sittings/{sitting}/restore', 'Have a sitting back')]
+    #[Operation('Have a sitting back')]
     public function restore(Sitting $sitting): Response
     {
         $this->deleting->restore($sitting);
@@ -68,7 +65,7 @@ final readonly class TestsController
         return response()->noContent();
     }
 
-    #[Post('/api/sittings/{sitting}/share', 'Share a test', returns: SharedView::class)]
+    #[Operation('Share a test', returns: SharedView::class)]
     public function share(Sitting $sitting): JsonResponse
     {
         $sitting->loadMissing('test');
@@ -76,7 +73,7 @@ final readonly class TestsController
         return new JsonResponse(new SharedView($this->sharing->share($sitting)));
     }
 
-    #[Delete('/api/sittings/{sitting}/share', 'Stop sharing a test')]
+    #[Operation('Stop sharing a test')]
     public function unshare(Sitting $sitting): Response
     {
         $this->sharing->close($sitting);
@@ -84,7 +81,7 @@ final readonly class TestsController
         return response()->noContent();
     }
 
-    #[Put('/api/sittings/{sitting}/comparison', 'Agree to be compared', takes: AgreementRequest::class)]
+    #[Operation('Agree to be compared')]
     public function agree(AgreementRequest $request, Sitting $sitting): Response
     {
         $this->sharing->agree($sitting, $request->boolean('agrees'));
@@ -92,7 +89,7 @@ final readonly class TestsController
         return response()->noContent();
     }
 
-    #[Post('/api/sittings/{sitting}/on-paper', 'Sit it on paper', returns: BriefingView::class)]
+    #[Operation('Sit it on paper', returns: BriefingView::class)]
     public function onPaper(Sitting $sitting, Briefings $briefings): JsonResponse
     {
         $this->onPaper->choose($sitting);

@@ -4,26 +4,14 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 use Uplandia\Core\Assembly\Mode;
 
 /** Which of one's tests to list. */
-#[
-    OA\Schema(
-        schema: 'TestsWanted',
-        required: ['page'],
-        properties: [
-            new OA\Property(property: 'search', type: 'string', nullable: true, description: 'Part of the name.'),
-            new OA\Property(property: 'mode', type: 'string', nullable: true, enum: Mode::class),
-            new OA\Property(property: 'state', type: 'string', nullable: true, enum: Stage::class),
-            new OA\Property(property: 'order', type: 'string', enum: TestsOrder::class),
-            new OA\Property(property: 'down', type: 'boolean'),
-            new OA\Property(property: 'page', type: 'integer', description: 'From 1.'),
-        ],
-    ),
-]
+#[Says('search', 'Part of the name.')]
+#[Says('page', 'From 1.')]
 final class TestsRequest extends Form
 {
     /** @return array<string, list<mixed>> */

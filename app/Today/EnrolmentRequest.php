@@ -4,20 +4,11 @@ declare(strict_types=1);
 
 namespace App\Today;
 
+use App\Http\Contract\Says;
 use App\Http\Form;
-use OpenApi\Attributes as OA;
 
 /** When the exam is, and in which time zone the candidate's days begin. */
-#[
-    OA\Schema(
-        schema: 'EnrolmentWanted',
-        required: ['examDate', 'timeZone'],
-        properties: [
-            new OA\Property(property: 'examDate', type: 'string', format: 'date', nullable: true),
-            new OA\Property(property: 'timeZone', type: 'string', description: 'Such as Europe/Oslo.'),
-        ],
-    ),
-]
+#[Says('timeZone', 'Such as Europe/Oslo.')]
 final class EnrolmentRequest extends Form
 {
     /** @return array<string, list<mixed>> */

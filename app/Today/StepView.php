@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Today;
 
-use OpenApi\Attributes as OA;
+use App\Http\Contract\Named;
 
 /** One thing to do next, and why. */
-#[OA\Schema(schema: 'NextStep')]
+#[Named('NextStep')]
 final readonly class StepView
 {
+    /** @param  string|null  $section  The section of the handbook to read. */
     public function __construct(
-        #[OA\Property(enum: StepKind::class)] public StepKind $kind,
-        #[OA\Property] public string $sentence,
-        #[OA\Property] public string $reason,
-        #[OA\Property(nullable: true, description: 'The section of the handbook to read.')]
+        public StepKind $kind,
+        public string $sentence,
+        public string $reason,
         public ?string $section = null,
     ) {
     }

@@ -8,9 +8,7 @@ use App\Account\User;
 use App\Assembly\Bank;
 use App\Clock\Moment;
 use App\Http\Afterwards;
-use App\Http\Contract\Get;
-use App\Http\Contract\Post;
-use App\Http\Contract\Put;
+use App\Http\Contract\Operation;
 use App\Plan\ThisWeek;
 use App\Progress\KeptEstimates;
 use App\Progress\OutlookView;
@@ -47,13 +45,13 @@ final class TodayController
     ) {
     }
 
-    #[Get('/api/exams', 'List exams', returns: ExamsView::class)]
+    #[Operation('List exams', returns: ExamsView::class)]
     public function exams(): JsonResponse
     {
         return new JsonResponse(new ExamsView($this->links()));
     }
 
-    #[Get('/api/exams/{exam}/today', 'What about today', returns: TodayView::class)]
+    #[Operation('What about today', returns: TodayView::class)]
     public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $this->afterwards->do(function () use ($user): void {
@@ -97,15 +95,7 @@ final class TodayController
         );
     }
 
-    #[
-        Post(
-            '/api/exams/{exam}/quick-starts',
-            'Begin without choosing',
-            takes: QuickStartRequest::class,
-            returns: BuiltView::class,
-            status: 201,
-        ),
-    ]
+    #[Operation('Begin without choosing', returns: BuiltView::class, status: 201)]
     public function begin(QuickStartRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
     {
         $start = QuickStart::from($request->string('start')->value());
@@ -113,7 +103,7 @@ final class TodayController
         return new JsonResponse(new BuiltView($this->quick->begin($exam, $user, $start)->id), 201);
     }
 
-    #[Put('/api/exams/{exam}/enrolment', 'Say when the exam is', takes: EnrolmentRequest::class)]
+    #[Operation('Say when the exam is')]
     public function enrol(EnrolmentRequest $request, Exam $exam, #[CurrentUser] User $user): Response
     {
         $date = $request->input('examDate');

@@ -5,57 +5,36 @@ declare(strict_types=1);
 namespace App\Today;
 
 use App\Assembly\CountsView;
+use App\Http\Contract\Day;
 use App\Plan\ThisWeekView;
 use App\Progress\OutlookView;
-use OpenApi\Attributes as OA;
 
 /** The first screen: where to go on, and where one stands. */
-#[OA\Schema(schema: 'Today')]
 final readonly class TodayView
 {
     /**
      * @param  list<ExamLinkView>  $exams
-     * @param  list<OpenSittingView>  $open
-     * @param  list<PastSittingView>  $past
-     * @param  list<StepView>  $steps
+     * @param  list<OpenSittingView>  $open  Sittings that have not been handed in, latest first.
+     * @param  list<PastSittingView>  $past  The latest ten results.
+     * @param  string|null  $examDate  Of the exam.
+     * @param  int|null  $daysToGo  Until the exam; 0 today, negative when it is over.
+     * @param  OutlookView|null  $outlook  Null: too little evidence.
+     * @param  ThisWeekView|null  $week  Against the plan; null: there is none.
+     * @param  list<StepView>  $steps  At most three, the most useful first.
      */
     public function __construct(
-        #[OA\Property] public string $exam,
-        #[OA\Property] public string $examName,
-        #[OA\Property] public string $summary,
-        #[OA\Property(type: 'array', items: new OA\Items(ref: ExamLinkView::class))] public array $exams,
-        #[OA\Property(ref: CountsView::class)] public CountsView $counts,
-        #[OA\Property(ref: QuickView::class)] public QuickView $quick,
-        #[
-            OA\Property(
-                type: 'array',
-                items: new OA\Items(ref: OpenSittingView::class),
-                description: 'Sittings that have not been handed in, latest first.',
-            ),
-        ]
+        public string $exam,
+        public string $examName,
+        public string $summary,
+        public array $exams,
+        public CountsView $counts,
+        public QuickView $quick,
         public array $open,
-        #[
-            OA\Property(
-                type: 'array',
-                items: new OA\Items(ref: PastSittingView::class),
-                description: 'The latest ten results.',
-            ),
-        ]
         public array $past,
-        #[OA\Property(format: 'date', nullable: true, description: 'Of the exam.')] public ?string $examDate,
-        #[OA\Property(nullable: true, description: 'Until the exam; 0 today, negative when it is over.')]
+        #[Day] public ?string $examDate,
         public ?int $daysToGo,
-        #[OA\Property(ref: OutlookView::class, nullable: true, description: 'Null: too little evidence.')]
         public ?OutlookView $outlook,
-        #[OA\Property(ref: ThisWeekView::class, nullable: true, description: 'Against the plan; null: there is none.')]
         public ?ThisWeekView $week,
-        #[
-            OA\Property(
-                type: 'array',
-                items: new OA\Items(ref: StepView::class),
-                description: 'At most three, the most useful first.',
-            ),
-        ]
         public array $steps,
     ) {
     }

@@ -12,7 +12,7 @@ describe('the gap book', () => {
     expect(inTheBook({ open: 5, closing: 0, closed: 0 })).toBe('5 to close; 0 closed.');
   });
   it('keeps what is looked for in the address, and reads nothing else from it', () => {
-    const wanted = { topic: 'nav', cause: 'none', section: 'nav.map', state: 'closing' as const, page: 3 };
+    const wanted = { topic: 'nav', cause: 'none' as const, section: 'nav.map', state: 'closing' as const, page: 3 };
     expect(readFilters(new URLSearchParams(writeFilters(wanted)))).toEqual(wanted);
     expect(readFilters(new URLSearchParams('state=toString&page=-2'))).toEqual({
       topic: null,

@@ -87,7 +87,7 @@ export class ToyStorage implements QueueStorage {
 
 export interface Asked {
   what: 'open' | 'record' | 'handIn' | 'leave' | 'next';
-  letter: View<'SittingEvents'>;
+  letter: View<'EventsRequest'>;
 }
 
 export class ToyServer implements Server {
@@ -104,20 +104,20 @@ export class ToyServer implements Server {
     return this.answer('open', { tab, events }, opened()) as View<'OpenedSitting'>;
   }
 
-  async record(letter: View<'SittingEvents'>): Promise<View<'SittingState'>> {
+  async record(letter: View<'EventsRequest'>): Promise<View<'SittingState'>> {
     return this.answer('record', letter, state()) as View<'SittingState'>;
   }
 
-  async handIn(letter: View<'SittingEvents'>): Promise<View<'HandedIn'>> {
+  async handIn(letter: View<'EventsRequest'>): Promise<View<'HandedIn'>> {
     return this.answer('handIn', letter, { sitting: 's', refused: {} }) as View<'HandedIn'>;
   }
 
-  async next({ tab, after }: View<'AfterQuestion'>): Promise<View<'Next'>> {
+  async next({ tab, after }: View<'NextRequest'>): Promise<View<'Next'>> {
     this.nexts.push(after);
     return this.answer('next', { tab, events: [] }, { questions: [], units: [], state: state() }) as View<'Next'>;
   }
 
-  leave(letter: View<'SittingEvents'>): void {
+  leave(letter: View<'EventsRequest'>): void {
     this.asked.push({ what: 'leave', letter });
   }
 
@@ -130,7 +130,7 @@ export class ToyServer implements Server {
     return this.asked.filter((one) => one.what === what).map(({ letter }) => letter.events);
   }
 
-  private answer(what: Asked['what'], letter: View<'SittingEvents'>, otherwise: object): object {
+  private answer(what: Asked['what'], letter: View<'EventsRequest'>, otherwise: object): object {
     this.asked.push({ what, letter: structuredClone(letter) });
     const answer = this.answers.shift() ?? otherwise;
     if (answer === 'down') throw new Unreachable();

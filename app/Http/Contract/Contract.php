@@ -4,68 +4,130 @@ declare(strict_types=1);
 
 namespace App\Http\Contract;
 
-use OpenApi\Annotations as Annotated;
-use OpenApi\Generator;
-use Psr\Log\NullLogger;
+use App\Http\Form;
+use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\Route as Routes;
+use LogicException;
+use ReflectionMethod;
+use ReflectionNamedType;
 
-/** Reads the attributes of the controllers and views and makes the one contract of them. */
+/**
+ * The one contract of browser and server: each route with what its method says and takes, and the shapes of that.
+ *
+ * @phpstan-import-type Schema from Shapes
+ */
 final class Contract
 {
     public const FILE = 'openapi.json';
 
+    private const DESCRIPTION = 'What the browser and the server say to each other. Moments are Unix milliseconds of '.
+        'the server\'s clock; exact numbers are decimal strings.';
+
+    private Shapes $shapes;
+
+    private function __construct()
+    {
+        $this->shapes = new Shapes();
+    }
+
     /** The contract as it should be on disk. */
     public static function json(): string
     {
-        $api = (new Generator(new NullLogger()))->setVersion(Annotated\OpenApi::VERSION_3_1_0)->generate([app_path()]);
-        assert($api !== null);
-        /** @var array{components: array{schemas: array<string, array<string, mixed>>}} $document */
-        $document = json_decode($api->toJson(), true, 64, JSON_THROW_ON_ERROR);
-        foreach ($document['components']['schemas'] as $name => $schema) {
-            $document['components']['schemas'][$name] = self::strict($schema);
-        }
-        ksort($document['components']['schemas']);
+        return (new self())->encoded();
+    }
 
-        return self::encode($document);
+    private function encoded(): string
+    {
+        $paths = [];
+        foreach (Routes::getRoutes()->getRoutes() as $route) {
+            if (str_starts_with($route->uri(), 'api/') && ! $route->isFallback) {
+                $paths["/{$route->uri()}"][strtolower($route->methods()[0])] = $this->operation($route);
+            }
+        }
+        ksort($paths);
+        $document = [
+            'openapi' => '3.1.0',
+            'info' => ['title' => 'Uplandia', 'version' => '1', 'description' => self::DESCRIPTION],
+            'paths' => $paths,
+            'components' => ['schemas' => $this->shapes->made()],
+        ];
+        $options = JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR;
+
+        return json_encode($document, $options)."\n";
+    }
+
+    /** @return Schema */
+    private function operation(Route $route): array
+    {
+        $method = new ReflectionMethod($route->getControllerClass() ?? '', $route->getActionMethod());
+        $said = ($method->getAttributes(Operation::class)[0] ?? null)?->newInstance()
+            ?? throw new LogicException("{$route->getActionName()} does not say what it does.");
+        $words = strtolower((string) preg_replace('/[^A-Za-z]+/', ' ', $said->summary));
+        $takes = $said->file === null ? self::formOf($method) : null;
+
+        return array_filter([
+            'summary' => $said->summary,
+            'operationId' => lcfirst(str_replace(' ', '', ucwords(trim($words)))),
+            'parameters' => array_map(
+                static fn (string $name): array => [
+                    'name' => $name,
+                    'in' => 'path',
+                    'required' => true,
+                    'schema' => ['type' => $name === 'position' ? 'integer' : 'string'],
+                ],
+                $route->parameterNames(),
+            ),
+            'requestBody' => match (true) {
+                $said->file !== null => ['required' => true, 'content' => self::file($said->file)],
+                $takes !== null => ['required' => true, 'content' => $this->body($takes)],
+                default => null,
+            },
+            // By plus and not by spreading, which would number them anew.
+            'responses' => [$said->returns === null ? 204 : $said->status => $this->answer($said->returns)] + [
+                'default' => [
+                    'description' => 'It could not be done; the message says why.',
+                    'content' => $this->body(ProblemView::class),
+                ],
+            ],
+        ]);
+    }
+
+    /** @return Schema */
+    private function answer(?string $returns): array
+    {
+        return $returns === null
+            ? ['description' => 'Done.']
+            : [
+                'description' => 'As asked.',
+                'content' => class_exists($returns) ? $this->body($returns) : self::file($returns),
+            ];
+    }
+
+    /** @return class-string<Form>|null the body that a method of a controller takes */
+    private static function formOf(ReflectionMethod $method): ?string
+    {
+        foreach ($method->getParameters() as $parameter) {
+            $type = $parameter->getType();
+            if ($type instanceof ReflectionNamedType && is_subclass_of($type->getName(), Form::class)) {
+                return $type->getName();
+            }
+        }
+
+        return null;
     }
 
     /**
-     * A view always has all of its properties and no others; a request body lists those it needs by itself.
-     *
-     * @param  array<string, mixed>  $schema
-     * @return array<string, mixed>
+     * @param  class-string  $class
+     * @return Schema
      */
-    private static function strict(array $schema): array
+    private function body(string $class): array
     {
-        if (! isset($schema['required']) && is_array($schema['properties'] ?? null)) {
-            $schema['required'] = array_keys($schema['properties']);
-            $schema['additionalProperties'] = false;
-        }
-        foreach (is_array($schema['properties'] ?? null) ? $schema['properties'] : [] as $name => $property) {
-            // A property typed as one of our enums is the text that stands for it.
-            $types = array_map(
-                fn (string $type): string => enum_exists($type) ? 'string' : $type,
-                (array) ($property['type'] ?? []),
-            );
-            if ($types !== []) {
-                $schema['properties'][$name]['type'] = count($types) === 1 ? $types[0] : $types;
-            }
-            // A property that may be null must list null among its values too.
-            if (isset($property['enum']) && in_array('null', (array) ($property['type'] ?? ''), true)) {
-                $schema['properties'][$name]['enum'][] = null;
-            }
-        }
-
-        return $schema;
+        return ['application/json' => ['schema' => $this->shapes->of($class)]];
     }
 
-    /** @param  array<string, mixed>  $document */
-    private static function encode(array $document): string
+    /** @return Schema */
+    private static function file(string $type): array
     {
-        $json = json_encode(
-            $document,
-            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
-        );
-
-        return $json."\n";
+        return [$type => ['schema' => ['type' => 'string', 'format' => 'binary']]];
     }
 }

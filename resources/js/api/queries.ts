@@ -76,7 +76,7 @@ export const against = (sitting: string, other: string) =>
     queryFn: () => ask(api.GET('/api/sittings/{sitting}/against/{other}', { params: { path: { sitting, other } } })),
   });
 
-export const gaps = (exam: string, wanted: View<'GapsWanted'>) =>
+export const gaps = (exam: string, wanted: View<'GapsRequest'>) =>
   queryOptions({
     queryKey: ['gaps', exam, wanted],
     queryFn: ({ signal }) =>
@@ -85,14 +85,14 @@ export const gaps = (exam: string, wanted: View<'GapsWanted'>) =>
     placeholderData: keepPreviousData,
   });
 
-export const gapSheet = (exam: string, wanted: View<'GapsWanted'>) =>
+export const gapSheet = (exam: string, wanted: View<'GapsRequest'>) =>
   queryOptions({
     queryKey: ['gaps', exam, 'sheet', wanted],
     queryFn: () => ask(api.POST('/api/exams/{exam}/gaps/sheet', { params: { path: { exam } }, body: wanted })),
     staleTime: 0,
   });
 
-export const revisits = (exam: string, wanted: View<'RevisitsWanted'>) =>
+export const revisits = (exam: string, wanted: View<'RevisitsRequest'>) =>
   queryOptions({
     queryKey: ['revisits', exam, wanted],
     queryFn: ({ signal }) =>
@@ -101,7 +101,7 @@ export const revisits = (exam: string, wanted: View<'RevisitsWanted'>) =>
     placeholderData: keepPreviousData,
   });
 
-export const cards = (exam: string, wanted: View<'CardsWanted'>) =>
+export const cards = (exam: string, wanted: View<'CardsRequest'>) =>
   queryOptions({
     queryKey: ['cards', exam, wanted],
     queryFn: ({ signal }) =>
@@ -116,7 +116,7 @@ export const pagesKept = (exam: string) =>
     queryFn: () => ask(api.GET('/api/exams/{exam}/handbook-kept', { params: { path: { exam } } })),
   });
 
-export const library = (exam: string, wanted: View<'MetWanted'>) =>
+export const library = (exam: string, wanted: View<'MetRequest'>) =>
   queryOptions({
     queryKey: ['library', exam, wanted],
     queryFn: ({ signal }) =>
@@ -180,7 +180,7 @@ export const ready = (exam: string) =>
     staleTime: 0,
   });
 
-export const tests = (exam: string, wanted: View<'TestsWanted'>) =>
+export const tests = (exam: string, wanted: View<'TestsRequest'>) =>
   queryOptions({
     queryKey: ['tests', exam, wanted],
     queryFn: ({ signal }) =>

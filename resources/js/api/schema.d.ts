@@ -57,7 +57,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/password/forgot": {
+    "/api/cards/{card}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a card */
+        put: operations["changeACard"];
+        post?: never;
+        /** Throw a card away */
+        delete: operations["throwACardAway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/{card}/looks": {
         parameters: {
             query?: never;
             header?: never;
@@ -66,15 +84,15 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Ask for a new password */
-        post: operations["askForANewPassword"];
+        /** Look at a card */
+        post: operations["lookAtACard"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/password/reset": {
+    "/api/cards/{card}/state": {
         parameters: {
             query?: never;
             header?: never;
@@ -82,61 +100,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
-        /** Set a new password */
-        post: operations["setANewPassword"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/session": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Who am I */
-        get: operations["whoAmI"];
-        put?: never;
-        /** Sign in */
-        post: operations["signIn"];
-        /** Sign out */
-        delete: operations["signOut"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/session/demo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Sign in as a demo person */
-        post: operations["signInAsADemoPerson"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/builder": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What can I build from */
-        get: operations["whatCanIBuildFrom"];
-        put?: never;
+        /** Say whether a card stays away */
+        put: operations["sayWhetherACardStaysAway"];
         post?: never;
         delete?: never;
         options?: never;
@@ -144,66 +109,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/exams/{exam}/count": {
+    "/api/exams": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
-        put?: never;
-        /** How many questions are there */
-        post: operations["howManyQuestionsAreThere"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/facets": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** What would each filter leave */
-        post: operations["whatWouldEachFilterLeave"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/questions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Which questions are there */
-        post: operations["whichQuestionsAreThere"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/questions/{question}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Look at a question */
-        get: operations["lookAtAQuestion"];
+        /** List exams */
+        get: operations["listExams"];
         put?: never;
         post?: never;
         delete?: never;
@@ -229,25 +143,42 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/exams/{exam}/recipes": {
+    "/api/exams/{exam}/adaptive": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** My recipes */
-        get: operations["myRecipes"];
+        /** What an adaptive test could ask */
+        get: operations["whatAnAdaptiveTestCouldAsk"];
         put?: never;
-        /** Keep a recipe */
-        post: operations["keepARecipe"];
+        /** Prepare an adaptive test */
+        post: operations["prepareAnAdaptiveTest"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/recipes/{recipe}": {
+    "/api/exams/{exam}/builder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What can I build from */
+        get: operations["whatCanIBuildFrom"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/cards": {
         parameters: {
             query?: never;
             header?: never;
@@ -255,11 +186,61 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Change a recipe */
-        put: operations["changeARecipe"];
+        put?: never;
+        /** Make a card */
+        post: operations["makeACard"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/cards/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Take cards away */
+        get: operations["takeCardsAway"];
+        put?: never;
         post?: never;
-        /** Delete a recipe */
-        delete: operations["deleteARecipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/cards/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take cards in */
+        post: operations["takeCardsIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/cards/list": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** List cards */
+        post: operations["listCards"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -283,6 +264,108 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/count": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How many questions are there */
+        post: operations["howManyQuestionsAreThere"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/enrolment": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say when the exam is */
+        put: operations["sayWhenTheExamIs"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/facets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What would each filter leave */
+        post: operations["whatWouldEachFilterLeave"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/gaps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read my gap book */
+        post: operations["readMyGapBook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/gaps/drill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Drill my gaps */
+        post: operations["drillMyGaps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/gaps/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Print a study sheet of my gaps */
+        post: operations["printAStudySheetOfMyGaps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/handbook": {
         parameters: {
             query?: never;
@@ -292,6 +375,23 @@ export interface paths {
         };
         /** List handbook sections */
         get: operations["listHandbookSections"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/handbook-kept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** My notes and marks in the handbook */
+        get: operations["myNotesAndMarksInTheHandbook"];
         put?: never;
         post?: never;
         delete?: never;
@@ -334,23 +434,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/exams/{exam}/tables": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Read the reference tables */
-        get: operations["readTheReferenceTables"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/exams/{exam}/handbook/{section}": {
         parameters: {
             query?: never;
@@ -368,15 +451,49 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sittings/{sitting}/kept": {
+    "/api/exams/{exam}/handbook/{section}/highlights": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** Stars, notes and highlights */
-        get: operations["starsNotesAndHighlights"];
+        get?: never;
+        /** Keep highlights of a page */
+        put: operations["keepHighlightsOfAPage"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/handbook/{section}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep a note with a page */
+        put: operations["keepANoteWithAPage"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/handbook/{section}/questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Count the questions on a section */
+        get: operations["countTheQuestionsOnASection"];
         put?: never;
         post?: never;
         delete?: never;
@@ -385,58 +502,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sittings/{sitting}/questions/{position}/star": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Star a question */
-        put: operations["starAQuestion"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{sitting}/questions/{position}/note": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Keep a note */
-        put: operations["keepANote"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{sitting}/questions/{position}/highlights": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Keep highlights */
-        put: operations["keepHighlights"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{sitting}/questions/{position}/words": {
+    "/api/exams/{exam}/handbook/{section}/quiz": {
         parameters: {
             query?: never;
             header?: never;
@@ -445,25 +511,24 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Tell the authors */
-        post: operations["tellTheAuthors"];
+        /** Begin a short quiz on a section */
+        post: operations["beginAShortQuizOnASection"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/sittings/{sitting}/scratch": {
+    "/api/exams/{exam}/handbook/{section}/reading": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** The scratch pad */
-        get: operations["theScratchPad"];
-        /** Keep the scratch pad */
-        put: operations["keepTheScratchPad"];
+        get?: never;
+        /** How far a page was read */
+        put: operations["howFarAPageWasRead"];
         post?: never;
         delete?: never;
         options?: never;
@@ -522,15 +587,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/exams/{exam}/handbook-kept": {
+    "/api/exams/{exam}/mastery": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** My notes and marks in the handbook */
-        get: operations["myNotesAndMarksInTheHandbook"];
+        /** Where I stand in each topic */
+        get: operations["whereIStandInEachTopic"];
         put?: never;
         post?: never;
         delete?: never;
@@ -539,75 +604,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/exams/{exam}/handbook/{section}/note": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Keep a note with a page */
-        put: operations["keepANoteWithAPage"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/handbook/{section}/highlights": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Keep highlights of a page */
-        put: operations["keepHighlightsOfAPage"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/handbook/{section}/reading": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** How far a page was read */
-        put: operations["howFarAPageWasRead"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/handbook/{section}/questions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Count the questions on a section */
-        get: operations["countTheQuestionsOnASection"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/handbook/{section}/quiz": {
+    "/api/exams/{exam}/papers/{paper}/sittings": {
         parameters: {
             query?: never;
             header?: never;
@@ -616,26 +613,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Begin a short quiz on a section */
-        post: operations["beginAShortQuizOnASection"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my-data": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Take my data away */
-        get: operations["takeMyDataAway"];
-        put?: never;
-        /** Take my data in */
-        post: operations["takeMyDataIn"];
+        /** Sit a fixed paper */
+        post: operations["sitAFixedPaper"];
         delete?: never;
         options?: never;
         head?: never;
@@ -677,58 +656,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/exams/{exam}/adaptive": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What an adaptive test could ask */
-        get: operations["whatAnAdaptiveTestCouldAsk"];
-        put?: never;
-        /** Prepare an adaptive test */
-        post: operations["prepareAnAdaptiveTest"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{sitting}/next": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Ask for the next question */
-        post: operations["askForTheNextQuestion"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/mastery": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Where I stand in each topic */
-        get: operations["whereIStandInEachTopic"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/exams/{exam}/progress": {
         parameters: {
             query?: never;
@@ -746,7 +673,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/exams/{exam}/weak-spots": {
+    "/api/exams/{exam}/questions": {
         parameters: {
             query?: never;
             header?: never;
@@ -755,23 +682,23 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Build a test of my weak spots */
-        post: operations["buildATestOfMyWeakSpots"];
+        /** Which questions are there */
+        post: operations["whichQuestionsAreThere"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/sittings/{sitting}/against/{other}": {
+    "/api/exams/{exam}/questions/{question}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** Hold two results together */
-        get: operations["holdTwoResultsTogether"];
+        /** Look at a question */
+        get: operations["lookAtAQuestion"];
         put?: never;
         post?: never;
         delete?: never;
@@ -780,7 +707,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sittings/{sitting}/pack": {
+    "/api/exams/{exam}/quick-starts": {
         parameters: {
             query?: never;
             header?: never;
@@ -789,24 +716,23 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take a sitting along */
-        post: operations["takeASittingAlong"];
-        /** Give a sitting back that was taken along */
-        delete: operations["giveASittingBackThatWasTakenAlong"];
+        /** Begin without choosing */
+        post: operations["beginWithoutChoosing"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/sittings/{sitting}/result": {
+    "/api/exams/{exam}/ready": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** Read a result */
-        get: operations["readAResult"];
+        /** What is ready to be sat */
+        get: operations["whatIsReadyToBeSat"];
         put?: never;
         post?: never;
         delete?: never;
@@ -815,24 +741,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sittings/{sitting}/review": {
+    "/api/exams/{exam}/recipes": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** List questions for review */
-        get: operations["listQuestionsForReview"];
+        /** My recipes */
+        get: operations["myRecipes"];
         put?: never;
-        post?: never;
+        /** Keep a recipe */
+        post: operations["keepARecipe"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/sittings/{sitting}/follow-up": {
+    "/api/exams/{exam}/rehearsals": {
         parameters: {
             query?: never;
             header?: never;
@@ -841,315 +768,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Begin what a result leads to */
-        post: operations["beginWhatAResultLeadsTo"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{sitting}/questions/{position}/rubric": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Mark a written answer */
-        post: operations["markAWrittenAnswer"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{sitting}/questions/{position}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Explain a question */
-        get: operations["explainAQuestion"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{sitting}/key": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Print a key */
-        get: operations["printAKey"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{sitting}/exposures": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** See the answers of questions one did not get to */
-        post: operations["seeTheAnswersOfQuestionsOneDidNotGetTo"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{sitting}/table": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Take the questions away as a table */
-        get: operations["takeTheQuestionsAwayAsATable"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{sitting}/statements": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Take the sitting away as statements */
-        get: operations["takeTheSittingAwayAsStatements"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/cards/list": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** List cards */
-        post: operations["listCards"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/cards": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Make a card */
-        post: operations["makeACard"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/cards/import": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Take cards in */
-        post: operations["takeCardsIn"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/cards/file": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Take cards away */
-        get: operations["takeCardsAway"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/cards/{card}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Change a card */
-        put: operations["changeACard"];
-        post?: never;
-        /** Throw a card away */
-        delete: operations["throwACardAway"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/cards/{card}/state": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Say whether a card stays away */
-        put: operations["sayWhetherACardStaysAway"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/cards/{card}/looks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Look at a card */
-        post: operations["lookAtACard"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/gaps": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Read my gap book */
-        post: operations["readMyGapBook"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/gaps/sheet": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Print a study sheet of my gaps */
-        post: operations["printAStudySheetOfMyGaps"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/gaps/drill": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Drill my gaps */
-        post: operations["drillMyGaps"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{sitting}/questions/{position}/cause": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Name a cause */
-        put: operations["nameACause"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{sitting}/questions/{position}/gap": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Move in the gap book */
-        put: operations["moveInTheGapBook"];
-        post?: never;
+        /** Rehearse the exam */
+        post: operations["rehearseTheExam"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1207,15 +827,49 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sittings/{sitting}/booklet": {
+    "/api/exams/{exam}/series/{series}/tests/{test}/sittings": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** Print a booklet */
-        get: operations["printABooklet"];
+        get?: never;
+        put?: never;
+        /** Sit a test of a series */
+        post: operations["sitATestOfASeries"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/sittings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** My tests */
+        post: operations["myTests"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read the reference tables */
+        get: operations["readTheReferenceTables"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1241,24 +895,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/exams/{exam}/papers/{paper}/sittings": {
+    "/api/exams/{exam}/today": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** What about today */
+        get: operations["whatAboutToday"];
         put?: never;
-        /** Sit a fixed paper */
-        post: operations["sitAFixedPaper"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/exams/{exam}/rehearsals": {
+    "/api/exams/{exam}/weak-spots": {
         parameters: {
             query?: never;
             header?: never;
@@ -1267,15 +921,33 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Rehearse the exam */
-        post: operations["rehearseTheExam"];
+        /** Build a test of my weak spots */
+        post: operations["buildATestOfMyWeakSpots"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/exams/{exam}/series/{series}/tests/{test}/sittings": {
+    "/api/my-data": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Take my data away */
+        get: operations["takeMyDataAway"];
+        put?: never;
+        /** Take my data in */
+        post: operations["takeMyDataIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/password/forgot": {
         parameters: {
             query?: never;
             header?: never;
@@ -1284,9 +956,44 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Sit a test of a series */
-        post: operations["sitATestOfASeries"];
+        /** Ask for a new password */
+        post: operations["askForANewPassword"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/password/reset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Set a new password */
+        post: operations["setANewPassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a recipe */
+        put: operations["changeARecipe"];
+        post?: never;
+        /** Delete a recipe */
+        delete: operations["deleteARecipe"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1309,7 +1016,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sittings/{sitting}/again": {
+    "/api/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who am I */
+        get: operations["whoAmI"];
+        put?: never;
+        /** Sign in */
+        post: operations["signIn"];
+        /** Sign out */
+        delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/demo": {
         parameters: {
             query?: never;
             header?: never;
@@ -1318,8 +1044,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Sit it again */
-        post: operations["sitItAgain"];
+        /** Sign in as a demo person */
+        post: operations["signInAsADemoPerson"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1361,6 +1087,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{sitting}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sit it again */
+        post: operations["sitItAgain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/against/{other}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Hold two results together */
+        get: operations["holdTwoResultsTogether"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/booklet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Print a booklet */
+        get: operations["printABooklet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{sitting}/close": {
         parameters: {
             query?: never;
@@ -1378,7 +1155,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sittings/{sitting}/reserve": {
+    "/api/sittings/{sitting}/comparison": {
         parameters: {
             query?: never;
             header?: never;
@@ -1386,26 +1163,9 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Plan a reserve */
-        put: operations["planAReserve"];
+        /** Agree to be compared */
+        put: operations["agreeToBeCompared"];
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{sitting}/open": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Open a sitting */
-        post: operations["openASitting"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1429,6 +1189,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{sitting}/exposures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** See the answers of questions one did not get to */
+        post: operations["seeTheAnswersOfQuestionsOneDidNotGetTo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/follow-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin what a result leads to */
+        post: operations["beginWhatAResultLeadsTo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{sitting}/hand-in": {
         parameters: {
             query?: never;
@@ -1446,32 +1240,32 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/exams/{exam}/sittings": {
+    "/api/sittings/{sitting}/kept": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** Stars, notes and highlights */
+        get: operations["starsNotesAndHighlights"];
         put?: never;
-        /** My tests */
-        post: operations["myTests"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/exams/{exam}/ready": {
+    "/api/sittings/{sitting}/key": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** What is ready to be sat */
-        get: operations["whatIsReadyToBeSat"];
+        /** Print a key */
+        get: operations["printAKey"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1497,6 +1291,228 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{sitting}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ask for the next question */
+        post: operations["askForTheNextQuestion"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/on-paper": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sit it on paper */
+        post: operations["sitItOnPaper"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/open": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Open a sitting */
+        post: operations["openASitting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/pack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a sitting along */
+        post: operations["takeASittingAlong"];
+        /** Give a sitting back that was taken along */
+        delete: operations["giveASittingBackThatWasTakenAlong"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/questions/{position}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Explain a question */
+        get: operations["explainAQuestion"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/questions/{position}/cause": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Name a cause */
+        put: operations["nameACause"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/questions/{position}/gap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Move in the gap book */
+        put: operations["moveInTheGapBook"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/questions/{position}/highlights": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep highlights */
+        put: operations["keepHighlights"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/questions/{position}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep a note */
+        put: operations["keepANote"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/questions/{position}/rubric": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Mark a written answer */
+        post: operations["markAWrittenAnswer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/questions/{position}/star": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Star a question */
+        put: operations["starAQuestion"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/questions/{position}/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tell the authors */
+        post: operations["tellTheAuthors"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/reserve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Plan a reserve */
+        put: operations["planAReserve"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{sitting}/restore": {
         parameters: {
             query?: never;
@@ -1508,6 +1524,58 @@ export interface paths {
         put?: never;
         /** Have a sitting back */
         post: operations["haveASittingBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/result": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Read a result */
+        get: operations["readAResult"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List questions for review */
+        get: operations["listQuestionsForReview"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/scratch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The scratch pad */
+        get: operations["theScratchPad"];
+        /** Keep the scratch pad */
+        put: operations["keepTheScratchPad"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1532,49 +1600,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sittings/{sitting}/comparison": {
+    "/api/sittings/{sitting}/statements": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
-        /** Agree to be compared */
-        put: operations["agreeToBeCompared"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sittings/{sitting}/on-paper": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Sit it on paper */
-        post: operations["sitItOnPaper"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** List exams */
-        get: operations["listExams"];
+        /** Take the sitting away as statements */
+        get: operations["takeTheSittingAwayAsStatements"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1583,50 +1617,16 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/exams/{exam}/today": {
+    "/api/sittings/{sitting}/table": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** What about today */
-        get: operations["whatAboutToday"];
+        /** Take the questions away as a table */
+        get: operations["takeTheQuestionsAwayAsATable"];
         put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/quick-starts": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Begin without choosing */
-        post: operations["beginWithoutChoosing"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/enrolment": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Say when the exam is */
-        put: operations["sayWhenTheExamIs"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1656,20 +1656,18 @@ export interface components {
             reach: number;
             /** @description It does not end before so many. */
             least: number;
+            /** @description Shortest first */
             choices: components["schemas"]["AdaptiveChoice"][];
         };
-        AfterQuestion: {
-            tab: string;
-            /** @description The position that is left behind. */
-            after: number;
-            /** @description Since when the page has been awake without a gap. Null: it slept, and asks what time it is. */
-            awakeSince?: number | null;
+        AdaptiveRequest: {
+            /** @description Questions. */
+            most: number;
+            /** @description Whether it has the time that the exam would give so many. */
+            timed: boolean;
         };
-        Again: {
-            /**
-             * @description How something is sat once more.
-             * @enum {string}
-             */
+        /** @description How something is sat once more. */
+        AgainRequest: {
+            /** @enum {string} */
             how: "same" | "fresh" | "missed";
         };
         /** @description Two sittings held against each other, the earlier first. */
@@ -1677,6 +1675,7 @@ export interface components {
             exam: string;
             earlier: components["schemas"]["Side"];
             later: components["schemas"]["Side"];
+            /** @description Null: one of them says nothing. */
             shift: components["schemas"]["Shift"] | null;
             /** @description One of them is adaptive: whoever knows more is asked what is harder, so no shares are compared. */
             adaptive: boolean;
@@ -1685,18 +1684,15 @@ export interface components {
             /** @description In the order of the later. */
             again: components["schemas"]["MetAgain"][];
         };
-        Agreement: {
-            /** @description Whether a sitting may be compared. */
+        /** @description Whether a sitting may be compared. */
+        AgreementRequest: {
             agrees: boolean;
         };
         /** @description One handed-in sitting of a test by its candidate. */
         Attempt: {
             sitting: string;
             endedAt: number;
-            /**
-             * Format: float
-             * @description Of all marks, 0 to 1; may be negative.
-             */
+            /** @description Of all marks, 0 to 1; may be negative. */
             share: number | null;
             answered: number;
             questions: number;
@@ -1706,16 +1702,15 @@ export interface components {
             sitting: string;
             title: string;
             at: number;
-            /**
-             * Format: float
-             * @description 0 to 1.
-             */
+            /** @description 0 to 1. */
             share: number;
             questions: number;
         };
         /** @description What went best so far. */
         Bests: {
+            /** @description The timed test of at least twenty questions with the highest share; null: there was none that counts. */
             timed: components["schemas"]["BestTest"] | null;
+            /** @description On which most was answered. */
             day: components["schemas"]["StudyDay"] | null;
             /** @description The most days in a row on which something was handed in. */
             run: number;
@@ -1740,7 +1735,7 @@ export interface components {
         };
         /** @description A result by one thing that its questions have in common. */
         Breakdown: {
-            /** @description topic, section, difficulty, kind, or "tag:" and a family of tags. */
+            /** @description Topic, section, difficulty, kind, or "tag:" and a family of tags. */
             by: string;
             groups: components["schemas"]["Group"][];
         };
@@ -1776,9 +1771,11 @@ export interface components {
             pausable: boolean;
             /** @description How many breaks may be taken; a break does not stop the clock. */
             breaks: number;
+            /** @description Of a paper or a rehearsal */
             sections: components["schemas"]["ExamSection"][];
             /** @description Section by section, its time by the pace plan; none without one. */
             planMs: number[];
+            /** @description None: it is not made of weak spots */
             reasons: components["schemas"]["Reason"][];
             /** @description In the words of the exam; none: it is not sat under its rules. */
             rules: string[];
@@ -1793,10 +1790,7 @@ export interface components {
             examName: string;
             counts: components["schemas"]["Counts"];
             topics: components["schemas"]["TopicCounts"][];
-            /**
-             * Format: float
-             * @description Minutes that the real exam gives a question.
-             */
+            /** @description Minutes that the real exam gives a question. */
             minutesPerQuestion: number;
             /** @description Factor of this candidate's time limits. */
             extraTime: string;
@@ -1809,25 +1803,13 @@ export interface components {
         Calibration: {
             /** @description Answers of which it was stated. */
             n: number;
-            /**
-             * Format: float
-             * @description Mean stated value less mean credit; positive: surer than right.
-             */
+            /** @description Mean stated value less mean credit; positive: surer than right. */
             off: number;
-            /**
-             * Format: float
-             * @description Of it, 95 %; null: too few for any.
-             */
+            /** @description Of it, 95 %; null: too few for any. */
             low: number | null;
-            /**
-             * Format: float
-             * @description Of it, 95 %; null: too few for any.
-             */
+            /** @description Of it, 95 %; null: too few for any. */
             high: number | null;
-            /**
-             * Format: float
-             * @description Mean squared distance of stated value and credit.
-             */
+            /** @description Mean squared distance of stated value and credit. */
             brier: number;
             /** @enum {string} */
             leaning: "over_confident" | "under_confident" | "neither";
@@ -1839,17 +1821,10 @@ export interface components {
             /** @description Such as 2026-03. */
             month: string;
             n: number;
-            /**
-             * Format: float
-             * @description Mean stated value less mean credit.
-             */
+            /** @description Mean stated value less mean credit. */
             off: number;
-            /**
-             * Format: float
-             * @description Of it, 95 %.
-             */
+            /** @description Of it, 95 %. */
             low: number | null;
-            /** Format: float */
             high: number | null;
             /** @enum {string} */
             leaning: "over_confident" | "under_confident" | "neither";
@@ -1875,32 +1850,24 @@ export interface components {
              * @description Null: it stays away.
              */
             due: string | null;
-            /**
-             * Format: float
-             * @description The chance that it is still known today, 0 to 1.
-             */
+            /** @description The chance that it is still known today, 0 to 1. */
             recall: number | null;
         };
-        CardLook: {
-            /** @description Made by the browser; sending it again does no harm. */
-            id: string;
-            /** @description 1 gone, 2 with effort, 3 known, 4 known at once. */
-            grade: number;
-        };
-        CardState: {
-            /** @description Whether a card stays away. */
-            suspended: boolean;
-        };
-        CardToKeep: {
+        /** @description A card as it is to be. */
+        CardRequest: {
             /** @description Markdown, up to 4,000 letters. */
-            front: string;
+            front: string | null;
             /** @description Markdown, up to 4,000 letters. */
-            back: string;
+            back: string | null;
             /** @description It is made from a question of it. */
             sitting?: string | null;
             position?: number | null;
             /** @description It is made from. */
             section?: string | null;
+        };
+        /** @description Whether a card stays away. */
+        CardStateRequest: {
+            suspended: boolean;
         };
         /** @description A candidate's cards of one exam. */
         Cards: {
@@ -1932,26 +1899,16 @@ export interface components {
             /** @description The same as plain text. */
             text: string;
         };
-        CardsBrought: {
-            /**
-             * @description A file of cards to be taken in.
-             * @enum {string}
-             */
+        /** @description A file of cards to be taken in. */
+        CardsBroughtRequest: {
+            /** @enum {string} */
             form: "csv" | "text";
             /** @description Up to 2 megabytes and 2,000 cards. */
             text: string;
         };
-        CardsTakenIn: {
-            /** @description New ones. */
-            added: number;
-            /** @description That were there already, with the same two sides. */
-            known: number;
-        };
-        CardsWanted: {
-            /**
-             * @description Which cards to list.
-             * @enum {string}
-             */
+        /** @description Which cards to list. */
+        CardsRequest: {
+            /** @enum {string} */
             show: "all" | "due" | "suspended";
             /** @description On either side. */
             words?: string | null;
@@ -1960,11 +1917,15 @@ export interface components {
             /** @description From 1. */
             page: number;
         };
-        CauseNamed: {
-            /**
-             * @description Why an answer went wrong; null takes the word back.
-             * @enum {string|null}
-             */
+        CardsTakenIn: {
+            /** @description New ones. */
+            added: number;
+            /** @description That were there already, with the same two sides. */
+            known: number;
+        };
+        /** @description Why an answer went wrong; null takes the word back. */
+        CauseRequest: {
+            /** @enum {string|null} */
             cause: "misread" | "mixed_up" | "never_knew" | "worked_out_wrong" | "rushed" | "other" | null;
         };
         /** @description Where a candidate stands among all candidates of the exam. Shares are 0 to 1. */
@@ -1977,17 +1938,10 @@ export interface components {
             fewest: number;
             /** @description One's own latest whole exam; null: none was sat. */
             sitting: string | null;
-            /**
-             * Format: float
-             * @description Its share of marks.
-             */
+            /** @description Its share of marks. */
             share: number | null;
-            /** Format: float */
             percentile: number | null;
-            /**
-             * Format: float
-             * @description Of the others; null: too few.
-             */
+            /** @description Of the others; null: too few. */
             median: number | null;
             /** @description How many others fall into each equal step from 0 to 1; none: too few. */
             steps: number[];
@@ -1996,19 +1950,16 @@ export interface components {
         };
         /** @description How the cohort answered a question at first sight. There is none before enough have. */
         CohortAnswers: {
-            /** @description How many answers it rests on. */
-            n: number;
-            /**
-             * Format: float
-             * @description Mean credit, from 0 to 1.
-             */
-            facility: number;
-            /** @description Median time on it. */
-            medianMs: number | null;
             /** @description Option id: share of those who chose one. */
             options: {
                 [key: string]: number;
             };
+            /** @description How many answers it rests on. */
+            n: number;
+            /** @description Mean credit, from 0 to 1. */
+            facility: number;
+            /** @description Median time on it. */
+            medianMs: number | null;
         };
         /** @description A share of marks among those of other candidates. */
         CohortPlace: {
@@ -2020,59 +1971,35 @@ export interface components {
             leftOut: number;
             /** @description All whole papers and rehearsals of the exam, not only this test. */
             ofExam: boolean;
-            /**
-             * Format: float
-             * @description 0 to 1; null: too few others, or this sitting does not count.
-             */
+            /** @description 0 to 1; null: too few others, or this sitting does not count. */
             percentile: number | null;
-            /**
-             * Format: float
-             * @description Of the others, 0 to 1.
-             */
+            /** @description Of the others, 0 to 1. */
             median: number | null;
-            /**
-             * Format: float
-             * @description One's own share of marks.
-             */
+            /** @description One's own share of marks. */
             share: number | null;
             /** @description How many others fall into each equal step from 0 to 1; none: too few. */
             steps: number[];
+        };
+        /** @description Whether one takes part in the cohort of an exam. */
+        CohortRequest: {
+            takesPart: boolean;
         };
         /** @description A topic as the cohort and the candidate find it. Shares are 0 to 1. */
         CohortTopic: {
             code: string;
             name: string;
-            /**
-             * Format: float
-             * @description One's own mean credit in the latest whole exam; null: none was sat.
-             */
+            /** @description One's own mean credit in the latest whole exam; null: none was sat. */
             mine: number | null;
-            /**
-             * Format: float
-             * @description Mean of the others'; null: too few.
-             */
+            /** @description Mean of the others'; null: too few. */
             others: number | null;
-            /**
-             * Format: float
-             * @description 0 to 1; null: too few others, or no exam was sat.
-             */
+            /** @description 0 to 1; null: too few others, or no exam was sat. */
             percentile: number | null;
             /** @description First looks at questions that enough others have met. */
             questions: number;
-            /**
-             * Format: float
-             * @description One's own mean credit on them; null: there are none.
-             */
+            /** @description One's own mean credit on them; null: there are none. */
             mineSame: number | null;
-            /**
-             * Format: float
-             * @description The cohort's on the very same.
-             */
+            /** @description The cohort's on the very same. */
             othersSame: number | null;
-        };
-        CohortWanted: {
-            /** @description Whether one takes part in the cohort of an exam. */
-            takesPart: boolean;
         };
         ConfirmRequest: {
             /** @description From the letter. */
@@ -2086,6 +2013,7 @@ export interface components {
             name: string;
             /** @description By topic and subtopic, those of which any passes. */
             topics: components["schemas"]["Fit"][];
+            /** @description Null: it can be made. */
             shortfall: components["schemas"]["Shortfall"] | null;
             /** @description What is left out because a running sitting holds it; null: nothing. */
             leftOut: string | null;
@@ -2181,14 +2109,22 @@ export interface components {
             /** @description On screen. */
             activeMs: number;
         };
-        EnrolmentWanted: {
-            /**
-             * Format: date
-             * @description When the exam is, and in which time zone the candidate's days begin.
-             */
+        /** @description When the exam is, and in which time zone the candidate's days begin. */
+        EnrolmentRequest: {
+            /** Format: date */
             examDate: string | null;
             /** @description Such as Europe/Oslo. */
             timeZone: string;
+        };
+        EventsRequest: {
+            tab: string;
+            /** @description The highest sequence that the server has said it holds: nothing is taken over a gap. */
+            after?: number | null;
+            /** @description Since when the page has been awake without a gap. Null: it slept, and asks what time it is. */
+            awakeSince?: number | null;
+            /** @description Spells in which pages of this device ran: from when, until when. */
+            awake?: number[][];
+            events: components["schemas"]["SittingEvent"][];
         };
         /** @description What the real exam is. */
         Exam: {
@@ -2261,17 +2197,10 @@ export interface components {
         Expected: {
             /** @description What it says of passing. */
             sentence: string;
-            /**
-             * Format: float
-             * @description That would be answered rightly.
-             */
+            /** @description That would be answered rightly. */
             share: number;
-            /**
-             * Format: float
-             * @description It lies between these 95 times in 100.
-             */
+            /** @description It lies between these 95 times in 100. */
             low: number;
-            /** Format: float */
             high: number;
             /**
              * @description On which side of the cut all of that lies; null: it holds the cut.
@@ -2329,14 +2258,11 @@ export interface components {
             /** @description In this sitting, before the key was shown. The first one counts. */
             tries: components["schemas"]["Try"][];
         };
-        Exposures: {
+        ExposuresRequest: {
             /** @description Questions whose key is to be shown; null: all of the sitting. */
             positions: number[] | null;
         };
-        /**
-         * @description How many questions each value of each filter would leave, with all the other filters as they are chosen. Questions
-         *     are counted one by one here; a test takes cases and sets whole.
-         */
+        /** @description How many questions each value of each filter would leave, with all the other filters as they are chosen. Questions are counted one by one here; a test takes cases and sets whole. */
         Facets: {
             /** @description By pool. */
             pools: {
@@ -2360,7 +2286,9 @@ export interface components {
             };
             /** @description By family of tags and value. */
             tags: {
-                [key: string]: components["schemas"]["ValueCounts"];
+                [key: string]: {
+                    [key: string]: number;
+                };
             };
         };
         /** @description What of a topic passes the choices, in whole units. */
@@ -2389,6 +2317,7 @@ export interface components {
             openGround: number;
         };
         ForgotRequest: {
+            /** Format: email */
             email: string;
         };
         /** @description What dropping one filter would add. */
@@ -2401,10 +2330,6 @@ export interface components {
             label: string;
             /** @description How many questions more. */
             more: number;
-        };
-        Gap: {
-            /** @description Put in, else taken out. */
-            inBook: boolean;
         };
         /** @description A candidate's own misses. */
         GapBook: {
@@ -2469,11 +2394,20 @@ export interface components {
             sitting: string | null;
             position: number | null;
         };
-        GapsWanted: {
+        /** @description Whether a question belongs into the gap book, as its candidate says. */
+        GapRequest: {
+            /** @description Put in, else taken out. */
+            inBook: boolean;
+        };
+        /** @description Which gaps to list, or to drill. */
+        GapsRequest: {
             /** @description Code of one at the top. */
             topic?: string | null;
-            /** @description A cause, or "none". */
-            cause?: string | null;
+            /**
+             * @description A cause, or "none".
+             * @enum {string|null}
+             */
+            cause?: "misread" | "mixed_up" | "never_knew" | "worked_out_wrong" | "rushed" | "other" | "none" | null;
             /** @description Code of a section. */
             section?: string | null;
             /**
@@ -2494,20 +2428,11 @@ export interface components {
              * @enum {string}
              */
             status: "above" | "below" | "unsettled";
-            /**
-             * Format: float
-             * @description Share of the marks of what is settled, 0 to 1; null: nothing is.
-             */
+            /** @description Share of the marks of what is settled, 0 to 1; null: nothing is. */
             share: number | null;
-            /**
-             * Format: float
-             * @description Of the share, 8 times in 10.
-             */
+            /** @description Of the share, 8 times in 10. */
             low: number;
-            /**
-             * Format: float
-             * @description Of the share, 8 times in 10.
-             */
+            /** @description Of the share, 8 times in 10. */
             high: number;
             /** @description Too few questions are settled to call it above or below. */
             thin: boolean;
@@ -2529,10 +2454,7 @@ export interface components {
             keyRuledOut: number;
             /** @description Answered questions narrowed to two options. */
             narrowedToTwo: number;
-            /**
-             * Format: float
-             * @description Mean credit of those, 0 to 1.
-             */
+            /** @description Mean credit of those, 0 to 1. */
             accuracyNarrowed: number | null;
             /** @description Answers given faster than the question can be read. */
             rapidGuesses: number;
@@ -2555,7 +2477,8 @@ export interface components {
             /** @description In the order of the pages. */
             hits: components["schemas"]["HandbookHit"][];
         };
-        HandbookWanted: {
+        /** @description What to find in a handbook. */
+        HandbookSearchRequest: {
             /** @description Words, "phrases", start*, -without. */
             words: string;
         };
@@ -2579,7 +2502,7 @@ export interface components {
             /** @description The words; where they have moved, they are looked for. */
             quote: string;
         };
-        Highlights: {
+        HighlightsRequest: {
             /** @description All that the question is to have from now on. */
             highlights: components["schemas"]["Highlight"][];
         };
@@ -2593,14 +2516,11 @@ export interface components {
              * @description When it comes back; null: it does not.
              */
             due: string | null;
-            /**
-             * Format: float
-             * @description The chance that it is still known today, 0 to 1.
-             */
+            /** @description The chance that it is still known today, 0 to 1. */
             recall: number | null;
         };
-        Join: {
-            /** @description The code of a shared test. */
+        /** @description The code of a shared test. */
+        JoinRequest: {
             code: string;
         };
         /** @description What a candidate keeps with a question, beyond any sitting. */
@@ -2619,9 +2539,10 @@ export interface components {
         KeptRecipe: {
             id: string;
             name: string;
-            choices: components["schemas"]["Recipe"];
+            choices: components["schemas"]["RecipeRequest"];
         };
         KeptRecipes: {
+            /** @description By name */
             recipes: components["schemas"]["KeptRecipe"][];
         };
         /** @description The right answers and the reasons of a whole sitting, in its order. */
@@ -2653,11 +2574,15 @@ export interface components {
             /** @description The latest first. */
             met: components["schemas"]["Met"][];
         };
+        /** @description How well a card came back. */
+        LookRequest: {
+            /** @description Made by the browser; sending it again does no harm. */
+            id: string;
+            /** @description 1 gone, 2 with effort, 3 known, 4 known at once. */
+            grade: number;
+        };
         Masteries: {
-            /**
-             * Format: float
-             * @description The share that passes.
-             */
+            /** @description The share that passes. */
             cut: number;
             /** @description At the top, in the order of the blueprint. */
             topics: components["schemas"]["Mastery"][];
@@ -2665,17 +2590,10 @@ export interface components {
         /** @description The share of a topic's questions that one would get right today. Shares are 0 to 1. */
         Mastery: {
             code: string;
-            /**
-             * Format: float
-             * @description Null: too little was answered to say.
-             */
+            /** @description Null: too little was answered to say. */
             share: number | null;
-            /**
-             * Format: float
-             * @description Of its 80 % band.
-             */
+            /** @description Of its 80 % band. */
             low: number | null;
-            /** Format: float */
             high: number | null;
             /** @description Independent answers that it rests on. */
             responses: number;
@@ -2685,10 +2603,7 @@ export interface components {
             name: string;
             /** @description The candidate's own line. */
             mine: boolean;
-            /**
-             * Format: float
-             * @description Of all marks, 0 to 1; may be negative.
-             */
+            /** @description Of all marks, 0 to 1; may be negative. */
             share: number | null;
             answered: number;
             questions: number;
@@ -2733,31 +2648,23 @@ export interface components {
             earlier: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending";
             /** @enum {string} */
             later: "right" | "partly" | "missed" | "left_blank" | "not_reached" | "pending";
-            /**
-             * Format: float
-             * @description Later credit less earlier, −1 to 1; null: one is not marked or was not met.
-             */
+            /** @description Later credit less earlier, −1 to 1; null: one is not marked or was not met. */
             by: number | null;
         };
-        MetWanted: {
+        /** @description Which of the questions one has met to list. */
+        MetRequest: {
             /** @description Of question or note. */
             words?: string | null;
             /** @description Code; null: all. */
             topic?: string | null;
             /** @enum {string|null} */
-            pool?: "new" | "got_it" | "partly" | "missed" | "left_blank" | "to_be_marked" | "flagged" | "starred" | "with_notes" | "false_footing" | "in_gap_book" | "due" | null;
+            pool?: "got_it" | "partly" | "missed" | "left_blank" | "to_be_marked" | "flagged" | "starred" | "with_notes" | "false_footing" | "in_gap_book" | "due" | null;
             /** @description From 1. */
             page: number;
         };
-        Name: {
-            /** @description What a sitting is to be called. */
+        /** @description What a sitting is to be called. */
+        NameRequest: {
             name: string;
-        };
-        NewAdaptive: {
-            /** @description Questions. */
-            most: number;
-            /** @description Whether it has the time that the exam would give so many. */
-            timed: boolean;
         };
         /** @description What an adaptive test asks after a question; nothing more, and it is over. */
         Next: {
@@ -2765,6 +2672,13 @@ export interface components {
             questions: components["schemas"]["Question"][];
             units: components["schemas"]["Unit"][];
             state: components["schemas"]["SittingState"];
+        };
+        NextRequest: {
+            tab: string;
+            /** @description The position that is left behind. */
+            after: number;
+            /** @description Since when the page has been awake without a gap. Null: it slept, and asks what time it is. */
+            awakeSince?: number | null;
         };
         /** @description One thing to do next, and why. */
         NextStep: {
@@ -2775,9 +2689,9 @@ export interface components {
             /** @description The section of the handbook to read. */
             section: string | null;
         };
-        Note: {
+        NoteRequest: {
             /** @description Empty: there is to be none. */
-            note: string;
+            note: string | null;
         };
         /** @description A number, with a unit where one is asked for. */
         NumberBody: {
@@ -2787,18 +2701,19 @@ export interface components {
             suffix: string | null;
             asksUnit: boolean;
         };
-        OneSection: {
+        /** @description The whole, or one section of it alone. */
+        OneSectionRequest: {
             /** @description Its code; null: all. */
             section: string | null;
         };
-        OpenSitting: {
+        OpenRequest: {
             tab: string;
+            /** @description Take the pen from another tab. */
+            take?: boolean;
             /** @description Spells in which pages of this device ran: from when, until when. */
             awake?: number[][];
             /** @description What an earlier page of this device left: it arrives with the word that contact is back. */
             events?: components["schemas"]["SittingEvent"][];
-            /** @description Take the pen from another tab. */
-            take?: boolean;
         };
         OpenSittingLine: {
             id: string;
@@ -2833,6 +2748,7 @@ export interface components {
         OptionsBody: {
             /** @enum {string} */
             kind: "single" | "several";
+            /** @description In the order of this sitting */
             options: components["schemas"]["Option"][];
             /** @description Choosing more options than this is worth nothing. */
             limit: number | null;
@@ -2841,20 +2757,15 @@ export interface components {
         OrderingBody: {
             /** @enum {string} */
             kind: "ordering";
+            /** @description In an order of this sitting */
             items: components["schemas"]["Option"][];
         };
         /** @description The estimated chance of passing today. Chances are 0 to 1. */
         Outlook: {
-            /** Format: float */
             chance: number;
-            /** Format: float */
             low: number;
-            /** Format: float */
             high: number;
-            /**
-             * Format: float
-             * @description Questions expected right.
-             */
+            /** @description Questions expected right. */
             expected: number;
             /** @description Of the exam. */
             questions: number;
@@ -2865,11 +2776,8 @@ export interface components {
         OutlookDay: {
             /** Format: date */
             date: string;
-            /** Format: float */
             chance: number;
-            /** Format: float */
             low: number;
-            /** Format: float */
             high: number;
             responses: number;
         };
@@ -2879,7 +2787,7 @@ export interface components {
             /** @description Of every question, as far as it is answered by now. Only in tutor mode. */
             explanations: components["schemas"]["Explanation"][];
         };
-        PackSitting: {
+        PackRequest: {
             /** @description Holds the pen. Whoever goes on from the pack writes under this name. */
             tab: string;
         };
@@ -2930,6 +2838,7 @@ export interface components {
             mine: string | null;
             /** @description The candidate had ruled it out. */
             ruledOut: boolean;
+            /** @description Of a target or decoy. */
             region: components["schemas"]["Region"] | null;
         };
         PasswordRequest: {
@@ -2971,9 +2880,9 @@ export interface components {
              */
             unit: "case" | "passage" | "series" | null;
         };
+        /** @description A page of the questions that the filters of a recipe leave. */
         PickRequest: {
-            /** @description A page of the questions that the filters of a recipe leave. */
-            choices: components["schemas"]["Recipe"];
+            choices: components["schemas"]["RecipeRequest"];
             /** @description From 1. */
             page?: number;
             /** @enum {string} */
@@ -2986,6 +2895,7 @@ export interface components {
             total: number;
             page: number;
             pages: number;
+            /** @description Of this page */
             questions: components["schemas"]["Pick"][];
         };
         Picture: {
@@ -3004,7 +2914,9 @@ export interface components {
         };
         /** @description Where a sitting stands: among the cohort, among one's own attempts, and among those who share its test. */
         Place: {
+            /** @description Null: nobody else can sit the same. */
             cohort: components["schemas"]["CohortPlace"] | null;
+            /** @description Null: too little is known. */
             questions: components["schemas"]["SameQuestions"] | null;
             /** @description At the same test, this one included, the latest first. */
             attempts: components["schemas"]["Attempt"][];
@@ -3026,10 +2938,7 @@ export interface components {
              * @description Where the candidate lives.
              */
             today: string;
-            /**
-             * Format: float
-             * @description Hours of a whole week; null: not said.
-             */
+            /** @description Hours of a whole week; null: not said. */
             hoursWeek: number | null;
             /** @description 1 is Monday. */
             weekdaysOff: number[];
@@ -3046,10 +2955,11 @@ export interface components {
             leftOut: components["schemas"]["PlanPart"][];
             leftOutRevisits: number;
             leftOutRehearsals: number;
+            /** @description Null: there is no plan. */
             thisWeek: components["schemas"]["ThisWeek"] | null;
         };
         PlanCalendar: {
-            /** @description iCalendar (RFC 5545). */
+            /** @description ICalendar (RFC 5545). */
             text: string;
         };
         /** @description Questions of one topic. */
@@ -3058,8 +2968,8 @@ export interface components {
             name: string;
             questions: number;
         };
-        PlanWanted: {
-            /** @description The hours that a candidate has. */
+        /** @description The hours that a candidate has. */
+        PlanRequest: {
             hoursWeek: number;
             /** @description 1 is Monday; at most six of them. */
             weekdaysOff: number[];
@@ -3095,6 +3005,7 @@ export interface components {
             message: string;
             /** @description A word for programs, such as open_elsewhere. */
             reason: string | null;
+            /** @description What is wrong with each. */
             fields: {
                 [key: string]: string[];
             };
@@ -3103,22 +3014,17 @@ export interface components {
         Progress: {
             exam: string;
             examName: string;
-            /**
-             * Format: float
-             * @description The share that passes, 0 to 1.
-             */
+            /** @description The share that passes, 0 to 1. */
             cut: number;
             /** @description Independent answers that the estimates rest on. */
             responses: number;
             /** @description Still wanted before an outlook is shown. */
             responsesMissing: number;
-            /**
-             * Format: float
-             * @description Share of the exam that they touch.
-             */
+            /** @description Share of the exam that they touch. */
             weightTouched: number;
             /** @description Topics without one. */
             untouched: string[];
+            /** @description Null: too little evidence. */
             outlook: components["schemas"]["Outlook"] | null;
             /** @description Its course over time, by day. */
             outlooks: components["schemas"]["OutlookDay"][];
@@ -3171,10 +3077,7 @@ export interface components {
             activeMs: number;
             /** @description The cohort's median then. */
             cohortMs: number | null;
-            /**
-             * Format: float
-             * @description Mean credit of those who met it for the first time; null: too few did.
-             */
+            /** @description Mean credit of those who met it for the first time; null: too few did. */
             facility: number | null;
             /** @enum {string|null} */
             sureness: "sure" | "leaning" | "guess" | null;
@@ -3251,22 +3154,10 @@ export interface components {
             papers: number;
             series: number;
         };
-        QuickStartWanted: {
-            /**
-             * @description Something to begin without choosing anything.
-             * @enum {string}
-             */
+        /** @description Something to begin without choosing anything. */
+        QuickStartRequest: {
+            /** @enum {string} */
             start: "ten" | "due" | "missed";
-        };
-        ReadSoFar: {
-            /** @description Of a lesson. */
-            step: number;
-            /** @description To its end; it stays so. */
-            finished: boolean;
-            /** @description Of the page in a browser that tells it, by a name of its own. */
-            reader: string;
-            /** @description How many this reader has told before. The later wins, whichever arrives first. */
-            turn: number;
         };
         /** @description A section of the handbook that gaps refer to. */
         Reading: {
@@ -3275,6 +3166,17 @@ export interface components {
             title: string;
             /** @description Gaps that refer to it. */
             n: number;
+        };
+        /** @description How far a page was read. */
+        ReadingRequest: {
+            /** @description Of a lesson. */
+            step: number;
+            /** @description To its end; it stays so. */
+            finished: boolean;
+            /** @description Of the page in a browser that tells it, by a name of its own. */
+            reader: string;
+            /** @description How many this reader has told before. The later wins, whichever arrives first. */
+            turn: number;
         };
         /** @description Tests that need no building: rehearsals, papers, series. */
         Ready: {
@@ -3292,59 +3194,53 @@ export interface components {
         Reason: {
             topic: string;
             questions: number;
-            /**
-             * Format: float
-             * @description Points of the exam that it costs, in per cent; null: too little is known.
-             */
+            /** @description Points of the exam that it costs, in per cent; null: too little is known. */
             stake: number | null;
-            /**
-             * Format: float
-             * @description 0 to 1; null: too little is known.
-             */
+            /** @description 0 to 1; null: too little is known. */
             mastery: number | null;
             /** @description Of these, due to revisit or open gaps. */
             overdue: number;
             fresh: number;
             again: number;
         };
-        Recipe: {
+        RecipeRequest: {
             /** @description Codes of topics or subtopics; null: all. */
             topics?: string[] | null;
             /** @description None means all questions. */
             pools: ("new" | "got_it" | "partly" | "missed" | "left_blank" | "to_be_marked" | "flagged" | "starred" | "with_notes" | "false_footing" | "in_gap_book" | "due")[];
             difficulties?: ("easy" | "moderate" | "hard")[];
             kinds?: ("single" | "several" | "true_false_grid" | "ordering" | "matching" | "grouping" | "dropdown_gaps" | "typed_gaps" | "number" | "picture" | "written")[];
+            count: number;
+            minutes?: number | null;
+            /** @description For each question of a timed test, instead of minutes for the whole. */
+            secondsEach?: number | null;
+            /** @description Of the test or the recipe; null: one made of the choices. */
+            name?: string | null;
             /** @description Values by family. */
             tags?: {
                 [key: string]: string[];
             };
             /** @description To be found: words, "phrases", start*, -without. */
             words?: string;
-            /** @description Of the test or the recipe; null: one made of the choices. */
-            name?: string | null;
-            count: number;
-            /** @enum {string} */
-            mode: "tutor" | "timed" | "untimed";
-            /** @enum {string} */
-            spread?: "blueprint" | "available" | "even" | "by_hand";
             /** @description Questions picked by hand; none: all. */
             only?: number[];
-            minutes?: number | null;
             /** @description Every question is worth one mark. */
             plain?: boolean;
             /** @description Share of its marks that a wrong answer costs, exact, or "exam". */
             penalty?: string;
             /** @description Options in an order of each sitting's own. */
             shuffled?: boolean;
-            /** @description For each question of a timed test, instead of minutes for the whole. */
-            secondsEach?: number | null;
             /** @description In tutor mode, show the score so far. */
             runningScore?: boolean;
-            asksSureness?: boolean;
             /** @description How many of each topic, by code, where they are spread by hand. */
             byTopic?: {
                 [key: string]: number;
             };
+            /** @enum {string} */
+            mode: "tutor" | "timed" | "untimed";
+            /** @enum {string} */
+            spread?: "blueprint" | "available" | "even" | "by_hand";
+            asksSureness?: boolean;
         };
         /** @description A sheet that lies on the desk during a sitting. */
         ReferenceTable: {
@@ -3358,20 +3254,25 @@ export interface components {
         };
         /** @description A region of a picture, in shares of its width and height (a circle's radius: of its width). */
         Region: {
+            /** @description X, y, radius */
             circle: number[] | null;
+            /** @description Left, top, right, bottom */
             rectangle: number[] | null;
+            /** @description Corners */
             polygon: number[][] | null;
         };
         RegisterRequest: {
             name: string;
+            /** Format: email */
             email: string;
         };
-        Reserve: {
-            /** @description How much a candidate means to have left at the end. */
+        /** @description How much a candidate means to have left at the end. */
+        ReserveRequest: {
             minutes: number;
         };
         ResetRequest: {
             token: string;
+            /** Format: email */
             email: string;
             password: string;
         };
@@ -3405,7 +3306,9 @@ export interface components {
             same: boolean;
             /** @description Whether fresh questions can be had in the same way. */
             fresh: boolean;
+            /** @description Of a fixed paper whose answers are all marked. */
             scaled: components["schemas"]["Scaled"] | null;
+            /** @description Of an adaptive test; then shares of what it asked say nothing, and are not told. */
             expected: components["schemas"]["Expected"] | null;
             /** @description Where the result stands, in a sentence. */
             opening: string;
@@ -3421,6 +3324,7 @@ export interface components {
             questions: components["schemas"]["QuestionLine"][];
             /** @description Those that would have saved most first, and only a few. */
             reading: components["schemas"]["WorthReading"][];
+            /** @description A test that can be begun at once, made of what this one showed. */
             next: components["schemas"]["FollowUp"] | null;
             place: components["schemas"]["Place"];
         };
@@ -3449,21 +3353,14 @@ export interface components {
              * @description Null: it stays away.
              */
             due: string | null;
-            /**
-             * Format: float
-             * @description The chance that it is still known today, 0 to 1.
-             */
+            /** @description The chance that it is still known today, 0 to 1. */
             recall: number | null;
             /** @description Where it was met last and may be read. */
             sitting: string | null;
             position: number | null;
         };
-        RevisitSession: {
-            /** @description A session of revisits. */
-            count: number;
-        };
-        RevisitWord: {
-            /** @description When a question should come back: never, or not before a day; neither takes the word back. */
+        /** @description When a question should come back: never, or not before a day; neither takes the word back. */
+        RevisitWordRequest: {
             suspended: boolean;
             /** @description Not before so many days from today. */
             days: number | null;
@@ -3490,11 +3387,9 @@ export interface components {
             /** @description The longest due first. */
             revisits: components["schemas"]["Revisit"][];
         };
-        RevisitsWanted: {
-            /**
-             * @description Which revisits to list.
-             * @enum {string}
-             */
+        /** @description Which revisits to list. */
+        RevisitsRequest: {
+            /** @enum {string} */
             show: "due" | "coming" | "suspended";
             /** @description From 1. */
             page: number;
@@ -3504,17 +3399,19 @@ export interface components {
             id: string;
             /** @description Markdown. */
             text: string;
-            /** @description null: the question's choices. */
+            /** @description Null: the question's choices. */
             choices: components["schemas"]["Option"][] | null;
         };
         /** @description Rows that each want one choice: of their own, or of those that all share. */
         RowsBody: {
             /** @enum {string} */
             kind: "true_false_grid" | "matching" | "grouping" | "dropdown_gaps";
+            /** @description In the order of this sitting; those of gaps in the order of the stem */
             rows: components["schemas"]["Row"][];
+            /** @description That all rows share */
             choices: components["schemas"]["Option"][];
         };
-        RubricMarks: {
+        RubricRequest: {
             /** @description Criterion id: points given, such as 1 or 0.5. */
             points: {
                 [key: string]: string;
@@ -3524,15 +3421,9 @@ export interface components {
         SameQuestions: {
             /** @description Questions of which enough is known. */
             questions: number;
-            /**
-             * Format: float
-             * @description Mean credit of the cohort.
-             */
+            /** @description Mean credit of the cohort. */
             cohort: number;
-            /**
-             * Format: float
-             * @description The candidate's.
-             */
+            /** @description The candidate's. */
             mine: number;
         };
         /** @description The result of a fixed paper on the exam's own scale. */
@@ -3558,8 +3449,8 @@ export interface components {
             /** @description What was drawn, each stroke as its points: "12,40 13,42". */
             strokes: string[];
         };
-        ScratchKept: {
-            words: string;
+        ScratchRequest: {
+            words: string | null;
             strokes: string[];
         };
         Section: {
@@ -3620,26 +3511,21 @@ export interface components {
             /** @description The server's clock, Unix milliseconds. */
             now: number;
         };
+        /** @description A session of revisits. */
+        SessionRequest: {
+            count: number;
+        };
         /** @description The code by which others sit the same test. */
         Shared: {
             code: string;
         };
         /** @description How a share of marks changed from an earlier sitting to a later one. */
         Shift: {
-            /**
-             * Format: float
-             * @description Later less earlier, −1 to 1.
-             */
+            /** @description Later less earlier, −1 to 1. */
             by: number;
-            /**
-             * Format: float
-             * @description Of it, 95 %.
-             */
+            /** @description Of it, 95 %. */
             low: number;
-            /**
-             * Format: float
-             * @description Of it, 95 %.
-             */
+            /** @description Of it, 95 %. */
             high: number;
             /** @description It rests on enough, and is more than chance. */
             clear: boolean;
@@ -3654,6 +3540,7 @@ export interface components {
             below: number | null;
             /** @description The nearest larger count that can be made. */
             above: number | null;
+            /** @description Largest first */
             gains: components["schemas"]["Gain"][];
         };
         /** @description One of two sittings that are held against each other. */
@@ -3667,6 +3554,7 @@ export interface components {
             /** @description At least 80 % was answered. */
             counts: boolean;
             whole: components["schemas"]["Group"];
+            /** @description Null: nothing was stated. */
             calibration: components["schemas"]["Calibration"] | null;
         };
         SignInRequest: {
@@ -3674,6 +3562,7 @@ export interface components {
             password: string;
             remember?: boolean;
         };
+        /** @description One event as a browser sends it. Only a shape of the contract: `SentEvents` reads them. */
         SittingEvent: {
             /** @description Made by the browser; sending it again does no harm. */
             id: string;
@@ -3684,18 +3573,8 @@ export interface components {
             /** @description By the browser's idea of the server's clock. */
             madeAt?: number | null;
             position?: number | null;
-            /** @description answered: the response or null; flagged: true or false; struck: option ids; sureness: sure, leaning, guess or null. */
+            /** @description Answered: the response or null; flagged: true or false; struck: option ids; sureness: sure, leaning, guess or null. */
             value?: unknown;
-        };
-        SittingEvents: {
-            tab: string;
-            /** @description Since when the page has been awake without a gap. Null: it slept, and asks what time it is. */
-            awakeSince?: number | null;
-            /** @description The highest sequence that the server has said it holds: nothing is taken over a gap. */
-            after?: number | null;
-            /** @description Spells in which pages of this device ran: from when, until when. */
-            awake?: number[][];
-            events: components["schemas"]["SittingEvent"][];
         };
         /** @description Where a sitting stands. Moments are Unix milliseconds of the server's clock, durations milliseconds. */
         SittingState: {
@@ -3711,6 +3590,7 @@ export interface components {
             /** @description When reading is over by itself; null: it is. */
             readingUntil: number | null;
             lastSeq: number;
+            /** @description Of what has been checked, where it was asked for. */
             score: components["schemas"]["Score"] | null;
             /** @description Those that were asked for or have changed. */
             questions: components["schemas"]["QuestionState"][];
@@ -3725,25 +3605,16 @@ export interface components {
             from: number;
             /** @description Independent answers, at least two. */
             n: number;
-            /**
-             * Format: float
-             * @description Mean credit less what was expected, −1 to 1.
-             */
+            /** @description Mean credit less what was expected, −1 to 1. */
             off: number;
-            /**
-             * Format: float
-             * @description Of it, 95 %.
-             */
+            /** @description Of it, 95 %. */
             low: number;
-            /**
-             * Format: float
-             * @description Of it, 95 %.
-             */
+            /** @description Of it, 95 %. */
             high: number;
             /** @description It rests on enough, and is more than chance. */
             clear: boolean;
         };
-        Star: {
+        StarRequest: {
             on: boolean;
         };
         Statements: {
@@ -3765,25 +3636,18 @@ export interface components {
             /** @enum {string} */
             sureness: "sure" | "leaning" | "guess";
             n: number;
-            /** Format: float */
             stated: number | null;
-            /** Format: float */
             accuracy: number | null;
-            /**
-             * Format: float
-             * @description Wilson 95 %.
-             */
+            /** @description Wilson 95 %. */
             low: number;
-            /**
-             * Format: float
-             * @description Wilson 95 %.
-             */
+            /** @description Wilson 95 %. */
             high: number;
             /** @enum {string} */
             leaning: "over_confident" | "under_confident" | "neither";
         };
         /** @description What an archive brought. */
         TakenIn: {
+            /** @description By name */
             exams: string[];
             sittings: number;
             cards: number;
@@ -3852,7 +3716,8 @@ export interface components {
             tests: components["schemas"]["TestLine"][];
             deleted: components["schemas"]["DeletedLine"][];
         };
-        TestsWanted: {
+        /** @description Which of one's tests to list. */
+        TestsRequest: {
             /** @description Part of the name. */
             search?: string | null;
             /** @enum {string|null} */
@@ -3904,7 +3769,9 @@ export interface components {
             examDate: string | null;
             /** @description Until the exam; 0 today, negative when it is over. */
             daysToGo: number | null;
+            /** @description Null: too little evidence. */
             outlook: components["schemas"]["Outlook"] | null;
+            /** @description Against the plan; null: there is none. */
             week: components["schemas"]["ThisWeek"] | null;
             /** @description At most three, the most useful first. */
             steps: components["schemas"]["NextStep"][];
@@ -3923,42 +3790,29 @@ export interface components {
         /** @description A topic in two sittings. */
         TopicShift: {
             name: string;
+            /** @description Null: nothing of it was asked. */
             earlier: components["schemas"]["Group"] | null;
+            /** @description Null: nothing of it was asked. */
             later: components["schemas"]["Group"] | null;
+            /** @description Null: one of them says nothing. */
             shift: components["schemas"]["Shift"] | null;
         };
         /** @description Where one stands in a topic, by the model. Shares are 0 to 1. */
         TopicStand: {
             code: string;
             name: string;
-            /**
-             * Format: float
-             * @description Percent of the exam.
-             */
+            /** @description Percent of the exam. */
             weight: number;
-            /**
-             * Format: float
-             * @description Mastery; null: too little to say.
-             */
+            /** @description Mastery; null: too little to say. */
             share: number | null;
-            /**
-             * Format: float
-             * @description Of its 80 % band.
-             */
+            /** @description Of its 80 % band. */
             low: number | null;
-            /** Format: float */
             high: number | null;
             /** @description Independent answers that it rests on. */
             responses: number;
-            /**
-             * Format: float
-             * @description Points of the exam that it is costing.
-             */
+            /** @description Points of the exam that it is costing. */
             stake: number | null;
-            /**
-             * Format: float
-             * @description Rise of the outlook if it came up to the target.
-             */
+            /** @description Rise of the outlook if it came up to the target. */
             lever: number | null;
             all: number;
             seen: number;
@@ -3975,25 +3829,13 @@ export interface components {
             mode: "tutor" | "timed" | "untimed";
             /** @description Answers. */
             n: number;
-            /**
-             * Format: float
-             * @description Mean credit of what was answered.
-             */
+            /** @description Mean credit of what was answered. */
             share: number;
-            /**
-             * Format: float
-             * @description Wilson 95 %.
-             */
+            /** @description Wilson 95 %. */
             low: number;
-            /**
-             * Format: float
-             * @description Wilson 95 %.
-             */
+            /** @description Wilson 95 %. */
             high: number;
-            /**
-             * Format: float
-             * @description The smooth line there; null: too few sittings for one.
-             */
+            /** @description The smooth line there; null: too few sittings for one. */
             line: number | null;
         };
         /** @description A response of which a candidate asked, in tutor mode, whether it is right. The first one counts. */
@@ -4008,6 +3850,7 @@ export interface components {
         TypedGapsBody: {
             /** @enum {string} */
             kind: "typed_gaps";
+            /** @description Ids, as the stem marks them */
             gaps: string[];
         };
         /** @description What several questions share: a case with its exhibits, a passage, or the lead of a series. */
@@ -4020,6 +3863,7 @@ export interface components {
             /** @description Markdown. */
             text: string;
             exhibits: components["schemas"]["Exhibit"][];
+            /** @description Of its questions, in order */
             positions: number[];
         };
         User: {
@@ -4030,12 +3874,8 @@ export interface components {
             /** @description Factor of every time limit, such as 1.25. */
             extraTime: string;
         };
-        /** @description How many questions each value would leave. Only a shape of the contract. */
-        ValueCounts: {
-            [key: string]: number;
-        };
-        WeakSpotsWanted: {
-            /** @description How many questions a test of one's weak spots has. */
+        /** @description How many questions a test of one's weak spots has. */
+        WeakSpotsRequest: {
             count: number;
         };
         /** @description All pages of an exam's handbook, in order: for a device that takes it along. */
@@ -4044,7 +3884,7 @@ export interface components {
             examName: string;
             sections: components["schemas"]["Section"][];
         };
-        WordToAuthors: {
+        WordRequest: {
             /** @enum {string} */
             about: "wrong_key" | "unclear" | "outdated" | "broken" | "other";
             /** @description In the candidate's words. */
@@ -4233,6 +4073,1926 @@ export interface operations {
             };
         };
     };
+    changeACard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Card"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    throwACardAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookAtACard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Card"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayWhetherACardStaysAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                card: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardStateRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Card"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listExams: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Exams"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whatTheExamIs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Exam"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whatAnAdaptiveTestCouldAsk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdaptiveOffer"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    prepareAnAdaptiveTest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AdaptiveRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whatCanIBuildFrom: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Builder"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeACard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Card"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeCardsAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardsAway"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeCardsIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardsBroughtRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardsTakenIn"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listCards: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardsRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Cards"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whereIStandAmongOthers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Cohort"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takePartInTheCohortOrStayOutOfIt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CohortRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    howManyQuestionsAreThere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Count"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayWhenTheExamIs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EnrolmentRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whatWouldEachFilterLeave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Facets"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readMyGapBook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GapsRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GapBook"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drillMyGaps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GapsRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    printAStudySheetOfMyGaps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GapsRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GapBook"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listHandbookSections: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Handbook"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    myNotesAndMarksInTheHandbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PagesKept"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readTheWholeHandbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WholeHandbook"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    findSomethingInTheHandbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandbookSearchRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandbookHits"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readAHandbookSection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                section: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Section"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepHighlightsOfAPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                section: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HighlightsRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepANoteWithAPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                section: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    countTheQuestionsOnASection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                section: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SectionQuestions"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginAShortQuizOnASection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                section: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    howFarAPageWasRead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                section: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listWhatIHaveMet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MetRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Library"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeWhatIHaveMetAwayAsATable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MetRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenTable"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    everyTimeIMetAQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                question: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["History"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whereIStandInEachTopic: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Masteries"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sitAFixedPaper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                paper: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OneSectionRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    theWeeksUpToTheExam: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayHowMuchTimeThereIs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeThePlanAwayAsACalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanCalendar"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    howFarIHaveCome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Progress"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whichQuestionsAreThere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PickRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picks"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookAtAQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                question: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Question"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginWithoutChoosing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QuickStartRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whatIsReadyToBeSat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ready"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    myRecipes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptRecipes"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepARecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptRecipe"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rehearseTheExam: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OneSectionRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listRevisits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RevisitsRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Revisits"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginASessionOfRevisits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SessionRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sayWhenAQuestionComesBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                question: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RevisitWordRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sitATestOfASeries: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                series: string;
+                test: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    myTests: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TestsRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tests"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readTheReferenceTables: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReferenceTables"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    buildATest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whatAboutToday: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Today"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    buildATestOfMyWeakSpots: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeakSpotsRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeMyDataAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeMyDataIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/zip": string;
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenIn"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     askForANewPassword: {
         parameters: {
             query?: never;
@@ -4283,6 +6043,101 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeARecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptRecipe"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deleteARecipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    runARecipeAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
             };
             /** @description It could not be done; the message says why. */
             default: {
@@ -4417,1119 +6272,7 @@ export interface operations {
             };
         };
     };
-    whatCanIBuildFrom: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Builder"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    howManyQuestionsAreThere: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Recipe"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Count"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    whatWouldEachFilterLeave: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Recipe"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Facets"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    whichQuestionsAreThere: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PickRequest"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Picks"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    lookAtAQuestion: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-                question: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Question"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    whatTheExamIs: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Exam"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    myRecipes: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["KeptRecipes"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    keepARecipe: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Recipe"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["KeptRecipe"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    changeARecipe: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                recipe: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Recipe"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["KeptRecipe"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    deleteARecipe: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                recipe: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    whereIStandAmongOthers: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Cohort"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    takePartInTheCohortOrStayOutOfIt: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CohortWanted"];
-            };
-        };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    listHandbookSections: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Handbook"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    readTheWholeHandbook: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["WholeHandbook"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    findSomethingInTheHandbook: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["HandbookWanted"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HandbookHits"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    readTheReferenceTables: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ReferenceTables"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    readAHandbookSection: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-                section: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Section"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    starsNotesAndHighlights: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["KeptAll"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    starAQuestion: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-                position: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Star"];
-            };
-        };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    keepANote: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-                position: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Note"];
-            };
-        };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    keepHighlights: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-                position: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Highlights"];
-            };
-        };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    tellTheAuthors: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-                position: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["WordToAuthors"];
-            };
-        };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    theScratchPad: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Scratch"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    keepTheScratchPad: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ScratchKept"];
-            };
-        };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    listWhatIHaveMet: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MetWanted"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Library"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    takeWhatIHaveMetAwayAsATable: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MetWanted"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TakenTable"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    everyTimeIMetAQuestion: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-                question: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["History"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    myNotesAndMarksInTheHandbook: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PagesKept"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    keepANoteWithAPage: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-                section: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Note"];
-            };
-        };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    keepHighlightsOfAPage: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-                section: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Highlights"];
-            };
-        };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    howFarAPageWasRead: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-                section: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ReadSoFar"];
-            };
-        };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    countTheQuestionsOnASection: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-                section: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SectionQuestions"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    beginAShortQuizOnASection: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-                section: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Built"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    takeMyDataAway: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description An archive (ZIP): JSON with its schemas, tables, drawings and pictures. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/zip": string;
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    takeMyDataIn: {
+    joinASharedTest: {
         parameters: {
             query?: never;
             header?: never;
@@ -5538,168 +6281,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/zip": string;
-            };
-        };
-        responses: {
-            /** @description All of it is here now. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TakenIn"];
-                };
-            };
-            /** @description It could not be done; the message says why. Nothing was taken in. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    theWeeksUpToTheExam: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Plan"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    sayHowMuchTimeThereIs: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PlanWanted"];
-            };
-        };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    takeThePlanAwayAsACalendar: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlanCalendar"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    whatAnAdaptiveTestCouldAsk: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["AdaptiveOffer"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    prepareAnAdaptiveTest: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewAdaptive"];
+                "application/json": components["schemas"]["JoinRequest"];
             };
         };
         responses: {
@@ -5723,7 +6305,67 @@ export interface operations {
             };
         };
     };
-    askForTheNextQuestion: {
+    readABriefing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Briefing"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deleteASitting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sitItAgain: {
         parameters: {
             query?: never;
             header?: never;
@@ -5734,104 +6376,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AfterQuestion"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Next"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    whereIStandInEachTopic: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Masteries"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    howFarIHaveCome: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Progress"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    buildATestOfMyWeakSpots: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["WeakSpotsWanted"];
+                "application/json": components["schemas"]["AgainRequest"];
             };
         };
         responses: {
@@ -5887,6 +6432,429 @@ export interface operations {
             };
         };
     };
+    printABooklet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Booklet"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    closeASittingWhoseTimeHasRunOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    agreeToBeCompared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AgreementRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    recordEvents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EventsRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SittingState"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    seeTheAnswersOfQuestionsOneDidNotGetTo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExposuresRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginWhatAResultLeadsTo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EventsRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandedIn"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    starsNotesAndHighlights: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptAll"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    printAKey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Key"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    renameASitting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    askForTheNextQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NextRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Next"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sitItOnPaper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Briefing"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    openASitting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenedSitting"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     takeASittingAlong: {
         parameters: {
             query?: never;
@@ -5898,7 +6866,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PackSitting"];
+                "application/json": components["schemas"]["PackRequest"];
             };
         };
         responses: {
@@ -5923,6 +6891,342 @@ export interface operations {
         };
     };
     giveASittingBackThatWasTakenAlong: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    explainAQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                position: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Explanation"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    nameACause: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                position: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CauseRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    moveInTheGapBook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                position: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GapRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepHighlights: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                position: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HighlightsRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepANote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                position: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    markAWrittenAnswer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                position: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RubricRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Explanation"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    starAQuestion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                position: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StarRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tellTheAuthors: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+                position: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WordRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planAReserve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReserveRequest"];
+            };
+        };
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Briefing"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    haveASittingBack: {
         parameters: {
             query?: never;
             header?: never;
@@ -6013,106 +7317,7 @@ export interface operations {
             };
         };
     };
-    beginWhatAResultLeadsTo: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Built"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    markAWrittenAnswer: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-                position: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RubricMarks"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Explanation"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    explainAQuestion: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-                position: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Explanation"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    printAKey: {
+    theScratchPad: {
         parameters: {
             query?: never;
             header?: never;
@@ -6129,7 +7334,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Key"];
+                    "application/json": components["schemas"]["Scratch"];
                 };
             };
             /** @description It could not be done; the message says why. */
@@ -6143,7 +7348,7 @@ export interface operations {
             };
         };
     };
-    seeTheAnswersOfQuestionsOneDidNotGetTo: {
+    keepTheScratchPad: {
         parameters: {
             query?: never;
             header?: never;
@@ -6154,1244 +7359,9 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Exposures"];
+                "application/json": components["schemas"]["ScratchRequest"];
             };
         };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    takeTheQuestionsAwayAsATable: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TakenTable"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    takeTheSittingAwayAsStatements: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Statements"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    listCards: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CardsWanted"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Cards"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    makeACard: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CardToKeep"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Card"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    takeCardsIn: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CardsBrought"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CardsTakenIn"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    takeCardsAway: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CardsAway"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    changeACard: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                card: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CardToKeep"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Card"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    throwACardAway: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                card: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    sayWhetherACardStaysAway: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                card: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CardState"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Card"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    lookAtACard: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                card: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CardLook"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Card"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    readMyGapBook: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["GapsWanted"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["GapBook"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    printAStudySheetOfMyGaps: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["GapsWanted"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["GapBook"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    drillMyGaps: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["GapsWanted"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Built"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    nameACause: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-                position: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CauseNamed"];
-            };
-        };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    moveInTheGapBook: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-                position: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Gap"];
-            };
-        };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    listRevisits: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RevisitsWanted"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Revisits"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    beginASessionOfRevisits: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RevisitSession"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Built"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    sayWhenAQuestionComesBack: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-                question: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RevisitWord"];
-            };
-        };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    printABooklet: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Booklet"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    buildATest: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Recipe"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Built"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    sitAFixedPaper: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-                paper: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["OneSection"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Built"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    rehearseTheExam: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["OneSection"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Built"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    sitATestOfASeries: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-                series: string;
-                test: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Built"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    runARecipeAgain: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                recipe: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Built"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    sitItAgain: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Again"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Built"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    joinASharedTest: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Join"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Built"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    readABriefing: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Briefing"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    deleteASitting: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    closeASittingWhoseTimeHasRunOut: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    planAReserve: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Reserve"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Briefing"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    openASitting: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["OpenSitting"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["OpenedSitting"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    recordEvents: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SittingEvents"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SittingState"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    handIn: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SittingEvents"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HandedIn"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    myTests: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["TestsWanted"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Tests"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    whatIsReadyToBeSat: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Ready"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    renameASitting: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Name"];
-            };
-        };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    haveASittingBack: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
         responses: {
             /** @description Done. */
             204: {
@@ -7471,40 +7441,7 @@ export interface operations {
             };
         };
     };
-    agreeToBeCompared: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                sitting: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Agreement"];
-            };
-        };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    sitItOnPaper: {
+    takeTheSittingAwayAsStatements: {
         parameters: {
             query?: never;
             header?: never;
@@ -7521,7 +7458,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Briefing"];
+                    "application/json": components["schemas"]["Statements"];
                 };
             };
             /** @description It could not be done; the message says why. */
@@ -7535,41 +7472,12 @@ export interface operations {
             };
         };
     };
-    listExams: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Exams"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    whatAboutToday: {
+    takeTheQuestionsAwayAsATable: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                exam: string;
+                sitting: string;
             };
             cookie?: never;
         };
@@ -7581,76 +7489,8 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Today"];
+                    "application/json": components["schemas"]["TakenTable"];
                 };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    beginWithoutChoosing: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["QuickStartWanted"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Built"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    sayWhenTheExamIs: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["EnrolmentWanted"];
-            };
-        };
-        responses: {
-            /** @description Done. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
             };
             /** @description It could not be done; the message says why. */
             default: {

@@ -22,7 +22,7 @@ import { Tick } from '../../ui/Tick';
 import { useBegin } from '../../api/useBegin';
 
 type Line = View<'TestLine'>;
-type Wanted = View<'TestsWanted'>;
+type Wanted = View<'TestsRequest'>;
 type Order = NonNullable<Wanted['order']>;
 
 const isNumber = (order: Order) => order === 'share' || order === 'answered';
@@ -280,7 +280,7 @@ function Actions({ line, onDone, onHold }: { line: Line; onDone: () => void; onH
   const path = { params: { path: { sitting: line.id } } };
   const [name, setName] = useState<string | null>(null);
   const begin = useBegin();
-  const sit = (how: View<'Again'>['how']) =>
+  const sit = (how: View<'AgainRequest'>['how']) =>
     begin.go(() => ask(api.POST('/api/sittings/{sitting}/again', { ...path, body: { how } })));
   const doing = useMutation({
     mutationFn: (what: () => Promise<unknown>) => what(),

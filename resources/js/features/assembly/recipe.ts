@@ -1,6 +1,6 @@
 import type { View } from '../../api/client';
 
-export type Recipe = View<'Recipe'>;
+export type Recipe = View<'RecipeRequest'>;
 export type Pool = Recipe['pools'][number];
 export type Mode = Recipe['mode'];
 export type Spread = NonNullable<Recipe['spread']>;

@@ -3,7 +3,7 @@ import { useId, useState } from 'react';
 import { api, ask, type View } from '../../api/client';
 import { Button } from '../../ui/Button';
 
-type About = View<'WordToAuthors'>['about'];
+type About = View<'WordRequest'>['about'];
 
 const ABOUT: Record<About, string> = {
   wrong_key: 'The key is wrong',

@@ -1,7 +1,7 @@
 import type { View } from '../../api/client';
 import { pageIn } from '../../ui/useInAddress';
 
-export type Wanted = View<'MetWanted'>;
+export type Wanted = View<'MetRequest'>;
 type Pool = NonNullable<Wanted['pool']>;
 
 /** The pools of what was met, in the candidate’s words. */

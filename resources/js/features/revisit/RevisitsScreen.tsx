@@ -20,7 +20,7 @@ import { ReviewLink } from '../library/ReviewLink';
 import { dueSaid } from './dueSaid';
 
 type Revisits = View<'Revisits'>;
-type Show = View<'RevisitsWanted'>['show'];
+type Show = View<'RevisitsRequest'>['show'];
 
 const SESSIONS = [10, 20, 50];
 

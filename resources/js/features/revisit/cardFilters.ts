@@ -1,7 +1,7 @@
 import type { View } from '../../api/client';
 import { pageIn } from '../../ui/useInAddress';
 
-export type CardsWanted = View<'CardsWanted'>;
+export type CardsWanted = View<'CardsRequest'>;
 
 /** Which cards an address asks for. */
 export function readCards(search: URLSearchParams): CardsWanted {

@@ -2,7 +2,7 @@ import type { View } from '../../api/client';
 import { pageIn } from '../../ui/useInAddress';
 import { CAUSES } from '../result/causes';
 
-export type Wanted = View<'GapsWanted'>;
+export type Wanted = View<'GapsRequest'>;
 export type Gap = View<'GapEntry'>;
 
 export const STATES = { open: 'open', closing: 'closing', closed: 'closed' } as const;
@@ -11,10 +11,13 @@ export const STATES = { open: 'open', closing: 'closing', closed: 'closed' } as 
 export const causeName = (code: string) => CAUSES[code as keyof typeof CAUSES] ?? 'Not named yet';
 
 export function readFilters(search: URLSearchParams): Wanted {
-  const state = search.get('state');
+  const [state, cause] = [search.get('state'), search.get('cause')];
   return {
     topic: search.get('topic'),
-    cause: search.get('cause'),
+    cause:
+      cause !== null && (cause === 'none' || Object.hasOwn(CAUSES, cause))
+        ? (cause as NonNullable<Wanted['cause']>)
+        : null,
     section: search.get('section'),
     state: state !== null && Object.hasOwn(STATES, state) ? (state as keyof typeof STATES) : null,
     page: pageIn(search),

@@ -426,7 +426,7 @@ export class SittingStore {
     this.change(link.kind === 'handedIn' ? { link, status: 'handed_in', late: this.post.late } : { link });
   }
 
-  private letter(events: SittingEvent[]): View<'SittingEvents'> {
+  private letter(events: SittingEvent[]): View<'EventsRequest'> {
     const awake = this.spells();
     return { tab: this.tab, awakeSince: this.awake.tell(), events, ...(awake.length > 0 && { awake }) };
   }

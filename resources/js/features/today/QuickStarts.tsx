@@ -5,7 +5,7 @@ import { Failure } from '../../ui/Failure';
 import { count } from '../../ui/words';
 import { useBegin } from '../../api/useBegin';
 
-type Start = View<'QuickStartWanted'>['start'];
+type Start = View<'QuickStartRequest'>['start'];
 
 /** Tests that begin with one click, without choosing anything. */
 export function QuickStarts({ exam, quick }: { exam: string; quick: View<'Quick'> }) {

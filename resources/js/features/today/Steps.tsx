@@ -11,7 +11,7 @@ export function Steps({ exam, steps, calm }: { exam: string; steps: readonly Ste
   const begin = useBegin();
   if (steps.length === 0) return null;
   const path = { params: { path: { exam } } };
-  const start = (what: View<'QuickStartWanted'>['start']) =>
+  const start = (what: View<'QuickStartRequest'>['start']) =>
     begin.go(() => ask(api.POST('/api/exams/{exam}/quick-starts', { ...path, body: { start: what } })), true);
   const does: Record<Exclude<Step['kind'], 'read'>, () => void> = {
     begin: () => start('ten'),

@@ -52,7 +52,7 @@ export class Post {
     private readonly queue: Queue,
     private readonly server: Server,
     private readonly time: Time,
-    private readonly written: (events: SittingEvent[]) => View<'SittingEvents'>,
+    private readonly written: (events: SittingEvent[]) => View<'EventsRequest'>,
     private readonly told: {
       heard: (state: View<'SittingState'>) => void;
       stands: (link: Link) => void;
@@ -106,7 +106,7 @@ export class Post {
   }
 
   /** A letter says what the server is thought to hold, so that nothing is put over a gap. */
-  private letter(events: SittingEvent[]): View<'SittingEvents'> {
+  private letter(events: SittingEvent[]): View<'EventsRequest'> {
     return { ...this.written(events), ...(this.holds > 0 && { after: this.holds }) };
   }
 

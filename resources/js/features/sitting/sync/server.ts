@@ -9,12 +9,12 @@ export interface Server {
    * @param left what an earlier page could not send: it arrives with the word that contact is back
    */
   open(tab: string, take: boolean, awake: Spell[], left: SittingEvent[]): Promise<View<'OpenedSitting'>>;
-  record(letter: View<'SittingEvents'>): Promise<View<'SittingState'>>;
-  handIn(letter: View<'SittingEvents'>): Promise<View<'HandedIn'>>;
+  record(letter: View<'EventsRequest'>): Promise<View<'SittingState'>>;
+  handIn(letter: View<'EventsRequest'>): Promise<View<'HandedIn'>>;
   /** What an adaptive test asks after a question. */
-  next(after: View<'AfterQuestion'>): Promise<View<'Next'>>;
+  next(after: View<'NextRequest'>): Promise<View<'Next'>>;
   /** Sent by a page that goes away: nobody hears the answer. */
-  leave(letter: View<'SittingEvents'>): void;
+  leave(letter: View<'EventsRequest'>): void;
   /** Renews what a page that was open for long has let lapse. */
   renew(): void;
 }
