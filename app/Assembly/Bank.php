@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use App\Account\User;
 use App\Clock\Moment;
 use App\Http\Refusal;
-use App\Question\Enrolment;
+use App\Question\Candidacy;
 use App\Question\Exam;
+use App\Question\OwnStandings;
 use App\Question\QuestionSets;
-use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
 use App\Question\TextSearch;
 use Closure;
@@ -46,27 +45,20 @@ final readonly class Bank
      *
      * @return array<int, array<string, int>> topic id => outcome or "flagged" => count; what was only marked is "new"
      */
-    public function met(Exam $exam, User $user): array
+    public function met(Candidacy $candidacy): array
     {
         $of = fn (Builder $standings): Builder => $standings
-            ->where('standings.user_id', $user->id)
-            ->where('standings.exam_id', $exam->id)
             ->groupBy('standings.topic_id', 'standings.outcome')
             ->selectRaw(
                 'standings.topic_id as topic, standings.outcome, count(*) as n, sum(standings.flagged) as flagged',
             );
-        // Few are retired, so they are looked for one by one instead of asking of each whether it is.
-        $retired = DB::table('questions')
-            ->where('questions.exam_id', $exam->id)
-            ->whereNotNull('questions.retired_at')
-            ->crossJoin('standings')
-            ->whereColumn('standings.question_id', 'questions.id');
+        $rows = $of(OwnStandings::of($candidacy))
+            ->selectRaw('1 as sign')
+            ->unionAll($of(OwnStandings::ofRetired($candidacy))->selectRaw('-1 as sign'));
         $met = [];
-        foreach ([1 => $of(DB::table('standings')), -1 => $of($retired)] as $sign => $rows) {
-            foreach ($rows->get() as $row) {
-                foreach ([$row->outcome ?? 'new' => (int) $row->n, 'flagged' => (int) $row->flagged] as $what => $n) {
-                    $met[(int) $row->topic][$what] = ($met[(int) $row->topic][$what] ?? 0) + $sign * $n;
-                }
+        foreach ($rows->get() as $row) {
+            foreach ([$row->outcome ?? 'new' => (int) $row->n, 'flagged' => (int) $row->flagged] as $what => $n) {
+                $met[(int) $row->topic][$what] = ($met[(int) $row->topic][$what] ?? 0) + (int) $row->sign * $n;
             }
         }
 
@@ -74,29 +66,33 @@ final readonly class Bank
     }
 
     /** How many questions there are, and what came of those that the candidate has met. */
-    public function counts(Exam $exam, User $user): CountsView
+    public function counts(Candidacy $candidacy): CountsView
     {
         $met = [];
-        foreach ($this->met($exam, $user) as $ofTopic) {
+        foreach ($this->met($candidacy) as $ofTopic) {
             foreach ($ofTopic as $outcome => $n) {
                 $met[$outcome] = ($met[$outcome] ?? 0) + $n;
             }
         }
 
-        return CountsView::of((int) DB::table('topics')->where('exam_id', $exam->id)->sum('questions'), $met);
+        $topics = $candidacy->syllabus()->all();
+
+        $all = array_sum(array_map(fn (SyllabusTopic $topic): int => $topic->questions, $topics));
+
+        return CountsView::of($all, $met);
     }
 
     /** @throws Refusal for a topic that the exam does not have */
-    public function selection(Exam $exam, User $user, Filters $filters, Syllabus $syllabus): Selection
+    public function selection(Candidacy $candidacy, Filters $filters): Selection
     {
-        $today = ($enrolment = Enrolment::of($user->id, $exam->id))->dayOf(Moment::now($this->clock));
+        $today = ($enrolment = $candidacy->enrolment())->dayOf(Moment::now($this->clock));
 
         return new Selection(
             search: $this->search,
-            exam: $exam->id,
-            user: $user->id,
+            exam: $candidacy->exam->id,
+            user: $candidacy->user->id,
             filters: $filters,
-            syllabus: $syllabus,
+            syllabus: $candidacy->syllabus(),
             dueUntil: $enrolment->allIsDueOn($today) ? null : $today,
         );
     }

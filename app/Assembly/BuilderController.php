@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use App\Account\User;
 use App\Http\Contract\Operation;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Question\QuestionView;
-use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
-use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Pool;
@@ -27,41 +25,40 @@ final readonly class BuilderController
     }
 
     #[Operation('What can I build from', returns: BuilderView::class)]
-    public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function show(Candidacy $candidacy): JsonResponse
     {
-        $syllabus = Syllabus::of($exam);
+        $syllabus = $candidacy->syllabus();
 
         return new JsonResponse(
             new BuilderView(
-                exam: $exam->slug,
-                examName: $exam->name,
-                counts: $this->bank->counts($exam, $user),
-                topics: $this->topics($exam, $user, $syllabus),
-                minutesPerQuestion: (float) $exam->rules['minutesPerQuestion'],
-                extraTime: $user->extra_time,
+                exam: $candidacy->exam->slug,
+                examName: $candidacy->exam->name,
+                counts: $this->bank->counts($candidacy),
+                topics: $this->topics($candidacy),
+                minutesPerQuestion: (float) $candidacy->exam->rules['minutesPerQuestion'],
+                extraTime: $candidacy->user->extra_time,
             ),
         );
     }
 
     #[Operation('How many questions are there', returns: CountView::class)]
-    public function count(RecipeRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function count(RecipeRequest $request, Candidacy $candidacy): JsonResponse
     {
-        return new JsonResponse($this->counting->count($exam, $user, $request->recipe()));
+        return new JsonResponse($this->counting->count($candidacy, $request->recipe()));
     }
 
     #[Operation('What would each filter leave', returns: FacetsView::class)]
-    public function facets(RecipeRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function facets(RecipeRequest $request, Candidacy $candidacy): JsonResponse
     {
-        return new JsonResponse($this->facets->of($exam, $user, $request->recipe()));
+        return new JsonResponse($this->facets->of($candidacy, $request->recipe()));
     }
 
     #[Operation('Which questions are there', returns: PicksView::class)]
-    public function questions(PickRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function questions(PickRequest $request, Candidacy $candidacy): JsonResponse
     {
         return new JsonResponse(
             $this->picks->of(
-                exam: $exam,
-                user: $user,
+                candidacy: $candidacy,
                 recipe: $request->recipe(),
                 order: $request->order(),
                 down: $request->boolean('down'),
@@ -77,9 +74,10 @@ final readonly class BuilderController
     }
 
     /** @return list<TopicCountsView> counted as they can be drawn */
-    private function topics(Exam $exam, User $user, Syllabus $syllabus): array
+    private function topics(Candidacy $candidacy): array
     {
-        $everything = $this->bank->selection(exam: $exam, user: $user, filters: new Filters(), syllabus: $syllabus);
+        $syllabus = $candidacy->syllabus();
+        $everything = $this->bank->selection(candidacy: $candidacy, filters: new Filters());
         $total = fn (Supply $supply): int => $supply->total;
         $all = array_map($total, $this->bank->supplies($everything));
         $new = array_map($total, $this->bank->supplies($everything->by(new Filters(pools: [Pool::NewToMe]))));

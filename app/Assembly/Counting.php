@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use App\Account\User;
-use App\Question\Exam;
+use App\Question\Candidacy;
 use App\Question\Syllabus;
 use Uplandia\Core\Assembly\Recipe;
 
@@ -16,10 +15,10 @@ final readonly class Counting
     {
     }
 
-    public function count(Exam $exam, User $user, Recipe $recipe): CountView
+    public function count(Candidacy $candidacy, Recipe $recipe): CountView
     {
-        $syllabus = Syllabus::of($exam);
-        $plan = $this->planner->plan(exam: $exam, user: $user, recipe: $recipe, syllabus: $syllabus);
+        $syllabus = $candidacy->syllabus();
+        $plan = $this->planner->plan($candidacy, $recipe);
 
         return new CountView(
             available: $plan->available,
@@ -29,7 +28,7 @@ final readonly class Counting
                 ? $this->words->of($recipe, $plan, $syllabus)
                 : null,
             leftOut: $plan->holdsBack ? $this->leftOut($plan) : null,
-            minutes: TestBuilder::minutesFor($exam, $recipe->count),
+            minutes: TestBuilder::minutesFor($candidacy->exam, $recipe->count),
         );
     }
 

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use App\Account\User;
-use App\Question\Exam;
+use App\Question\Candidacy;
 use App\Question\QuestionSets;
-use App\Question\Syllabus;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Question\QuestionSet;
@@ -24,16 +22,14 @@ final readonly class Facets
     {
     }
 
-    public function of(Exam $exam, User $user, Recipe $recipe): FacetsView
+    public function of(Candidacy $candidacy, Recipe $recipe): FacetsView
     {
         $filters = $recipe->filters;
         $selection = $this->bank->selection(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             filters: $filters,
-            syllabus: Syllabus::of($exam),
         );
-        $values = $this->sets->of($exam->id);
+        $values = $this->sets->of($candidacy->exam->id);
         $all = $this->reach($selection, $filters, $values[QuestionSets::LIVE][''] ?? QuestionSet::none());
         $values[self::POOLS] = $this->bank->sets($selection, $all);
         unset($values[QuestionSets::LIVE]);

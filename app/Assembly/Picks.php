@@ -6,7 +6,9 @@ namespace App\Assembly;
 
 use App\Account\User;
 use App\Http\Refusal;
+use App\Question\Candidacy;
 use App\Question\Exam;
+use App\Question\OwnStandings;
 use App\Question\PlainExcerpt;
 use App\Question\QuestionShowing;
 use App\Question\QuestionView;
@@ -31,14 +33,12 @@ final readonly class Picks
     {
     }
 
-    public function of(Exam $exam, User $user, Recipe $recipe, PickOrder $order, bool $down, int $page): PicksView
+    public function of(Candidacy $candidacy, Recipe $recipe, PickOrder $order, bool $down, int $page): PicksView
     {
-        $syllabus = Syllabus::of($exam);
+        $syllabus = $candidacy->syllabus();
         $selection = $this->bank->selection(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             filters: $recipe->filters,
-            syllabus: $syllabus,
         );
         $byTopic = $this->bank->passingByTopic($selection);
         $total = array_sum($byTopic);
@@ -52,7 +52,7 @@ final readonly class Picks
             $passing->whereIntegerInRaw('questions.topic_id', collect($topics));
             $skip -= $before;
         }
-        $ids = $this->sorted(questions: $passing, order: $order, down: $down, user: $user)
+        $ids = $this->sorted(questions: $passing, order: $order, down: $down, user: $candidacy->user)
             ->offset($skip)
             ->limit(self::AT_ONCE)
             ->pluck('questions.id')
@@ -62,7 +62,7 @@ final readonly class Picks
             total: $total,
             page: $page,
             pages: $pages,
-            questions: $this->about($ids, $user, $syllabus),
+            questions: $this->about($ids, $candidacy->user, $syllabus),
         );
     }
 
@@ -142,12 +142,9 @@ final readonly class Picks
      */
     private function about(array $ids, User $user, Syllabus $syllabus): array
     {
-        $rows = DB::table('questions')
+        $rows = OwnStandings::beside(DB::table('questions')
             ->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
-            ->leftJoin('units', 'units.id', '=', 'questions.unit_id')
-            ->leftJoin('standings', fn ($join) => $join
-                ->on('standings.question_id', '=', 'questions.id')
-                ->where('standings.user_id', $user->id))
+            ->leftJoin('units', 'units.id', '=', 'questions.unit_id'), $user->id)
             ->whereIn('questions.id', $ids)
             ->get([
                 'questions.id', 'questions.topic_id', 'questions.kind', 'questions.difficulty',

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use App\Account\User;
 use App\Http\Refusal;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Question\Syllabus;
 use Uplandia\Core\Assembly\Composition;
@@ -26,12 +26,13 @@ final readonly class Planner
     }
 
     /** @throws Refusal for a topic that the exam does not have */
-    public function plan(Exam $exam, User $user, Recipe $recipe, Syllabus $syllabus): Plan
+    public function plan(Candidacy $candidacy, Recipe $recipe): Plan
     {
+        $syllabus = $candidacy->syllabus();
         // Tutor mode shows answers. What a sitting with a clock still asks for is none of its questions.
-        $heldBack = $recipe->mode === Mode::Tutor ? $this->running->heldBack($user) : [];
+        $heldBack = $recipe->mode === Mode::Tutor ? $this->running->heldBack($candidacy->user) : [];
         $selection = $this->bank
-            ->selection(exam: $exam, user: $user, filters: $recipe->filters, syllabus: $syllabus)
+            ->selection($candidacy, $recipe->filters)
             ->without($heldBack);
         $byTopic = $this->bank->supplies($selection);
         $parts = $recipe->spread === Spread::ByHand

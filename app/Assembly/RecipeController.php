@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use App\Account\User;
 use App\Http\Contract\Operation;
 use App\Http\Refusal;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Question\Syllabus;
-use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Uplandia\Core\Assembly\Recipe;
@@ -20,11 +19,10 @@ final readonly class RecipeController
     private const MOST = 100;
 
     #[Operation('My recipes', returns: KeptRecipesView::class)]
-    public function index(Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function index(Candidacy $candidacy): JsonResponse
     {
         $kept = SavedRecipe::query()
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
+            ->where($candidacy->key())
             ->whereNotNull('name')
             ->orderBy('name')
             ->limit(self::MOST)
@@ -34,16 +32,15 @@ final readonly class RecipeController
     }
 
     #[Operation('Keep a recipe', returns: KeptRecipeView::class, status: 201)]
-    public function store(RecipeRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function store(RecipeRequest $request, Candidacy $candidacy): JsonResponse
     {
-        $kept = SavedRecipe::query()->where('user_id', $user->id)->where('exam_id', $exam->id)->whereNotNull('name');
+        $kept = SavedRecipe::query()->where($candidacy->key())->whereNotNull('name');
         if ($kept->count() >= self::MOST) {
             throw Refusal::unmet('too_many', 'You keep 100 recipes already. Delete one that you do not need.');
         }
         $recipe = SavedRecipe::query()->create([
-            'user_id' => $user->id,
-            'exam_id' => $exam->id,
-            ...self::columns($request, $exam),
+            ...$candidacy->key(),
+            ...self::columns($request, $candidacy->exam),
         ]);
 
         return new JsonResponse(KeptRecipeView::of($recipe), 201);

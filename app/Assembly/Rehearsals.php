@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use App\Account\User;
 use App\Http\Refusal;
+use App\Question\Candidacy;
 use App\Question\Exam;
+use App\Question\OwnStandings;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
 use Illuminate\Support\Facades\DB;
@@ -32,30 +33,29 @@ final readonly class Rehearsals
      *
      * @throws Refusal when the bank lacks what the blueprint asks for
      */
-    public function build(Exam $exam, User $user, ?string $section, ?string $seed = null): Test
+    public function build(Candidacy $candidacy, ?string $section, ?string $seed = null): Test
     {
-        $blueprint = $exam->blueprint();
+        $blueprint = $candidacy->exam->blueprint();
         try {
             $blueprint = $section === null ? $blueprint : $blueprint->only($section);
         } catch (InvalidRecipe $unknown) {
             throw Refusal::unmet('unknown_section', $unknown->getMessage());
         }
-        $syllabus = Syllabus::of($exam);
+        $syllabus = $candidacy->syllabus();
         $seed = new Seed($seed ?? Str::random(32));
         $sections = $lacks = [];
         foreach ($blueprint->sections as $part) {
             $drawn =
                 $part->units === []
                     ? $this->alone(
-                        exam: $exam,
-                        user: $user,
+                        candidacy: $candidacy,
                         section: $part,
                         syllabus: $syllabus,
                         seed: $seed,
                         used: $sections,
                         lacks: $lacks,
                     )
-                    : $this->units(exam: $exam, user: $user, section: $part, seed: $seed, lacks: $lacks);
+                    : $this->units(candidacy: $candidacy, section: $part, seed: $seed, lacks: $lacks);
             $sections += array_fill_keys($drawn, $part);
         }
         if ($lacks !== []) {
@@ -74,8 +74,7 @@ final readonly class Rehearsals
         return DB::transaction(
             fn (): Test => Test::holding(
                 [
-                    'user_id' => $user->id,
-                    'exam_id' => $exam->id,
+                    ...$candidacy->key(),
                     'of_exam' => true,
                     'section' => $section,
                     'title' => $name,
@@ -94,8 +93,7 @@ final readonly class Rehearsals
      * @return list<int> question ids, in the order of the test
      */
     private function alone(
-        Exam $exam,
-        User $user,
+        Candidacy $candidacy,
         Section $section,
         Syllabus $syllabus,
         Seed $seed,
@@ -104,12 +102,10 @@ final readonly class Rehearsals
     ): array {
         $pools = $this->bank->pools(
             $this->bank->selection(
-                exam: $exam,
-                user: $user,
+                candidacy: $candidacy,
                 filters: new Filters(kinds: $section->kinds),
-                syllabus: $syllabus,
             ),
-            $this->running->heldBack($user),
+            $this->running->heldBack($candidacy->user),
         );
         $tops = $syllabus->tops();
         $wanted = SectionDraw::byTopic(
@@ -138,17 +134,11 @@ final readonly class Rehearsals
      * @param  list<string>  $lacks  added to
      * @return list<int> question ids, each unit whole and in order
      */
-    private function units(Exam $exam, User $user, Section $section, Seed $seed, array &$lacks): array
+    private function units(Candidacy $candidacy, Section $section, Seed $seed, array &$lacks): array
     {
-        $rows = DB::table('units')
-            ->join('questions', 'questions.unit_id', '=', 'units.id')
-            ->leftJoin(
-                'standings',
-                fn ($join) => $join
-                    ->on('standings.question_id', '=', 'questions.id')
-                    ->where('standings.user_id', $user->id),
-            )
-            ->where('units.exam_id', $exam->id)
+        $rows = OwnStandings::beside(DB::table('units')
+            ->join('questions', 'questions.unit_id', '=', 'units.id'), $candidacy->user->id)
+            ->where('units.exam_id', $candidacy->exam->id)
             ->whereIn('units.kind', array_keys($section->units))
             ->whereNull('questions.retired_at')
             ->groupBy('units.id', 'units.kind')
@@ -156,7 +146,7 @@ final readonly class Rehearsals
             ->select(['units.id', 'units.kind'])
             ->selectRaw('count(*) as size, max(standings.seen_ms) / 1000 as seen')
             ->get();
-        $asked = $this->running->heldBack($user);
+        $asked = $this->running->heldBack($candidacy->user);
         $now = $asked === [] ? [] : $this->bank->unitsOf($asked);
         $ids = $sizes = $seen = [];
         foreach ($rows as $row) {

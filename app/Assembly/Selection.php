@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Assembly;
 
 use App\Http\Refusal;
+use App\Question\OwnStandings;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
 use App\Question\TextSearch;
@@ -128,12 +129,7 @@ final readonly class Selection
     /** The same with the candidate's standings beside them, where there are any. */
     public function withStandings(Builder $questions): Builder
     {
-        return $questions->leftJoin(
-            'standings',
-            fn ($join) => $join
-                ->on('standings.question_id', '=', 'questions.id')
-                ->where('standings.user_id', $this->user),
-        );
+        return OwnStandings::beside($questions, $this->user);
     }
 
     /**

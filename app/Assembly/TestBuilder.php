@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-use App\Account\User;
 use App\Http\Refusal;
+use App\Question\Candidacy;
 use App\Question\Exam;
-use App\Question\Syllabus;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
@@ -37,14 +36,13 @@ final readonly class TestBuilder
      * @throws Refusal when the recipe cannot be met
      */
     public function build(
-        Exam $exam,
-        User $user,
+        Candidacy $candidacy,
         Recipe $recipe,
         ?string $seed = null,
         ?string $name = null,
     ): Test {
-        $syllabus = Syllabus::of($exam);
-        $plan = $this->planner->plan(exam: $exam, user: $user, recipe: $recipe, syllabus: $syllabus);
+        $syllabus = $candidacy->syllabus();
+        $plan = $this->planner->plan($candidacy, $recipe);
         if ($plan->counts === null) {
             throw Refusal::unmet(
                 $plan->available < $recipe->count ? 'too_few' : 'does_not_fit',
@@ -52,7 +50,7 @@ final readonly class TestBuilder
             );
         }
         $seed = new Seed($seed ?? Str::random(32));
-        $pools = $this->bank->pools($plan->selection, $this->running->heldBack($user));
+        $pools = $this->bank->pools($plan->selection, $this->running->heldBack($candidacy->user));
         $drawn = [];
         foreach ($plan->topics as $i => $topics) {
             if ($plan->counts[$i] > 0) {
@@ -69,8 +67,7 @@ final readonly class TestBuilder
 
         return DB::transaction(
             fn (): Test => $this->save(
-                exam: $exam,
-                user: $user,
+                candidacy: $candidacy,
                 recipe: $recipe,
                 seed: $seed,
                 questions: $questions,
@@ -89,11 +86,10 @@ final readonly class TestBuilder
     }
 
     /** @param  list<int>  $questions */
-    private function save(Exam $exam, User $user, Recipe $recipe, Seed $seed, array $questions, string $title): Test
+    private function save(Candidacy $candidacy, Recipe $recipe, Seed $seed, array $questions, string $title): Test
     {
         $saved = SavedRecipe::query()->create([
-            'user_id' => $user->id,
-            'exam_id' => $exam->id,
+            ...$candidacy->key(),
             'version' => Recipe::VERSION,
             'choices' => $recipe->toArray(),
         ]);
@@ -102,17 +98,16 @@ final readonly class TestBuilder
             fn (stdClass $question): array => [
                 'marks' => $recipe->plain ? '1' : (string) $question->marks,
                 'penalty' => $recipe->penalty === Recipe::AS_IN_EXAM
-                    ? (string) $exam->blueprint()->penaltyFor(Kind::from((string) $question->kind))
+                    ? (string) $candidacy->exam->blueprint()->penaltyFor(Kind::from((string) $question->kind))
                     : (string) BigRational::of($recipe->penalty)->simplified(),
                 'section' => null,
             ],
         );
-        $limit = $recipe->minutes ?? self::minutesFor($exam, count($questions));
+        $limit = $recipe->minutes ?? self::minutesFor($candidacy->exam, count($questions));
 
         return Test::holding(
             [
-                'user_id' => $user->id,
-                'exam_id' => $exam->id,
+                ...$candidacy->key(),
                 'recipe_id' => $saved->id,
                 'title' => $title,
                 'mode' => $recipe->mode->value,

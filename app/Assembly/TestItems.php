@@ -46,13 +46,25 @@ final class TestItems
     /** @return array<int, int> question by position, in order */
     public function questions(string $test): array
     {
-        return array_map(
-            fn (mixed $id): int => is_numeric($id) ? (int) $id : 0,
-            DB::table('test_items')
-                ->where('test_id', $test)
-                ->orderBy('position')
-                ->pluck('question_id', 'position')
-                ->all(),
-        );
+        return $this->questionsOf([$test])[$test] ?? [];
+    }
+
+    /**
+     * @param  list<string>  $tests
+     * @return array<string, array<int, int>> by test: question by position, in order
+     */
+    public function questionsOf(array $tests): array
+    {
+        $rows = DB::table('test_items')
+            ->whereIn('test_id', $tests)
+            ->orderBy('test_id')
+            ->orderBy('position')
+            ->get(['test_id', 'position', 'question_id']);
+        $questions = [];
+        foreach ($rows as $row) {
+            $questions[(string) $row->test_id][(int) $row->position] = (int) $row->question_id;
+        }
+
+        return $questions;
     }
 }

@@ -7,6 +7,7 @@ namespace App\Bench;
 use App\Account\User;
 use App\Assembly\TestBuilder;
 use App\Progress\AdaptiveTests;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Sitting\Closing;
 use App\Sitting\Opening;
@@ -85,9 +86,9 @@ final class Crowd
                 ->refresh();
             $adapts = $i % self::ADAPTIVE === self::ADAPTIVE - 1;
             $sitting = $adapts
-                ? $this->adaptive->ready(exam: $exam, user: $user, most: 60, timed: false)
+                ? $this->adaptive->ready(candidacy: new Candidacy($user, $exam), most: 60, timed: false)
                 : Sitting::ready(
-                    $this->builder->build(exam: $exam, user: $user, recipe: $recipe, seed: "load {$i}"),
+                    $this->builder->build(candidacy: new Candidacy($user, $exam), recipe: $recipe, seed: "load {$i}"),
                     $user,
                 );
             $this->opening->open($sitting, self::TAB, take: true);

@@ -7,6 +7,7 @@ namespace App\Bench;
 use App\Account\User;
 use App\Assembly\Test;
 use App\Assembly\TestBuilder;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Sitting\Opening;
 use App\Sitting\Pen;
@@ -45,7 +46,7 @@ final readonly class PageTrial
         $recipe = new Recipe(new Filters(), self::QUESTIONS, Mode::Timed);
         // Maths is fetched with the first question that has some: the first look is measured at one that has none.
         for ($i = 0; ! isset($test) || str_contains($this->firstOf($test), '$'); $i++) {
-            $test = $this->builder->build(exam: $exam, user: $user, recipe: $recipe, seed: "page {$i}");
+            $test = $this->builder->build(candidacy: new Candidacy($user, $exam), recipe: $recipe, seed: "page {$i}");
         }
         $sitting = Sitting::ready($test, $user);
         $this->opening->open($sitting, 'another', take: true);

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Cohort;
 
-use App\Account\User;
 use App\Clock\Moment;
 use App\Http\Contract\Operation;
+use App\Question\Candidacy;
 use App\Question\Enrolment;
-use App\Question\Exam;
-use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Psr\Clock\ClockInterface;
@@ -24,23 +22,23 @@ final readonly class CohortController
     }
 
     #[Operation('Where I stand among others', returns: CohortView::class)]
-    public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function show(Candidacy $candidacy): JsonResponse
     {
-        return new JsonResponse($this->reader->of($exam, $user));
+        return new JsonResponse($this->reader->of($candidacy));
     }
 
     #[Operation('Take part in the cohort, or stay out of it')]
-    public function takePart(CohortRequest $request, Exam $exam, #[CurrentUser] User $user): Response
+    public function takePart(CohortRequest $request, Candidacy $candidacy): Response
     {
         $takesPart = $request->boolean('takesPart');
         Enrolment::takePart(
-            user: $user->id,
-            exam: $exam->id,
+            user: $candidacy->user->id,
+            exam: $candidacy->exam->id,
             takesPart: $takesPart,
             now: Moment::now($this->clock),
         );
         if (! $takesPart) {
-            $this->marks->leave($exam, $user->id);
+            $this->marks->leave($candidacy->exam, $candidacy->user->id);
         }
 
         return response()->noContent();

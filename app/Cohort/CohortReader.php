@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Cohort;
 
-use App\Account\User;
-use App\Question\Enrolment;
+use App\Question\Candidacy;
 use App\Question\Exam;
-use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -26,16 +24,16 @@ final readonly class CohortReader
     {
     }
 
-    public function of(Exam $exam, User $user): CohortView
+    public function of(Candidacy $candidacy): CohortView
     {
-        $mine = $this->marks->mine($exam, $user->id);
+        $mine = $this->marks->mine($candidacy->exam, $candidacy->user->id);
         $shares = $mine['shares'] ?? [];
         $whole = Cohort::ofScores(
             array_values(
                 DB::table('cohort_marks')
-                    ->where('exam_id', $exam->id)
+                    ->where('exam_id', $candidacy->exam->id)
                     ->where('topic', CohortMarks::WHOLE)
-                    ->where('user_id', '!=', $user->id)
+                    ->where('user_id', '!=', $candidacy->user->id)
                     ->orderBy('share')
                     ->pluck('share')
                     ->map(floatval(...))
@@ -44,11 +42,11 @@ final readonly class CohortReader
         );
         $shown = $whole->mayBeShown();
         $share = $shares[CohortMarks::WHOLE] ?? null;
-        $others = $shown ? $this->others($exam, $user, $shares) : [];
-        $same = $this->same($exam, $user);
+        $others = $shown ? $this->others($candidacy, $shares) : [];
+        $same = $this->same($candidacy);
 
         return new CohortView(
-            takesPart: Enrolment::of($user->id, $exam->id)->inCohort,
+            takesPart: $candidacy->enrolment()->inCohort,
             n: $whole->size(),
             fewest: Cohort::SHOWN_FROM,
             sitting: $mine['sitting'] ?? null,
@@ -63,7 +61,7 @@ final readonly class CohortReader
                     others: $others[$topic->code] ?? null,
                     same: $same[$topic->code] ?? null,
                 ),
-                Syllabus::of($exam)->tops(),
+                $candidacy->syllabus()->tops(),
             ),
         );
     }
@@ -94,7 +92,7 @@ final readonly class CohortReader
      * @param  array<string, float>  $shares  one's own, by topic
      * @return array<string, Others> by topic
      */
-    private function others(Exam $exam, User $user, array $shares): array
+    private function others(Candidacy $candidacy, array $shares): array
     {
         $mine = 'case topic';
         $bindings = [];
@@ -104,8 +102,8 @@ final readonly class CohortReader
         }
         $mine = $bindings === [] ? 'null' : "{$mine} end";
         $rows = DB::table('cohort_marks')
-            ->where('exam_id', $exam->id)
-            ->where('user_id', '!=', $user->id)
+            ->where('exam_id', $candidacy->exam->id)
+            ->where('user_id', '!=', $candidacy->user->id)
             ->groupBy('topic')
             ->select('topic')
             ->selectRaw('count(*) as n, avg(share) as mean')
@@ -127,13 +125,13 @@ final readonly class CohortReader
     }
 
     /** @return array<string, Same> by topic: first looks at questions that enough others have met */
-    private function same(Exam $exam, User $user): array
+    private function same(Candidacy $candidacy): array
     {
         $rows = KnownQuestions::met()
             ->join('topics', 'topics.id', '=', 'outcomes.topic_id')
             ->leftJoin('topics as tops', 'tops.id', '=', 'topics.parent_id')
-            ->where('outcomes.user_id', $user->id)
-            ->where('outcomes.exam_id', $exam->id)
+            ->where('outcomes.user_id', $candidacy->user->id)
+            ->where('outcomes.exam_id', $candidacy->exam->id)
             ->where('outcomes.first_look', true)
             ->groupByRaw('coalesce(tops.code, topics.code)')
             ->selectRaw('coalesce(tops.code, topics.code) as topic')

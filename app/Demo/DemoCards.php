@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
-use App\Account\User;
-use App\Question\Exam;
+use App\Question\Candidacy;
 use App\Revisit\Cards;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -25,20 +24,20 @@ final readonly class DemoCards
     }
 
     /** @param  string  $text  of cards, as they are taken in and away */
-    public function tell(User $user, Exam $exam, int $days, string $text): void
+    public function tell(Candidacy $candidacy, int $days, string $text): void
     {
-        $chance = (new Simulator("cards of {$user->made_up_as}"))->chance;
+        $chance = (new Simulator("cards of {$candidacy->user->made_up_as}"))->chance;
         $today = Carbon::instance($this->clock->now());
         $before = Carbon::getTestNow();
         try {
             for ($ago = min($days, self::SINCE); $ago > 0; $ago--) {
                 Carbon::setTestNow($today->copy()->subDays($ago)->setTime(20, $chance->between(0, 50)));
                 if ($ago === min($days, self::SINCE)) {
-                    $this->cards->takeIn($exam, $user, CardText::read($text));
+                    $this->cards->takeIn($candidacy, CardText::read($text));
                 }
                 // Nobody looks every day.
                 if ($chance->between(0, 2) > 0) {
-                    $this->lookAtAllDue($user, $exam, fn (): Grade => Grade::from($chance->between(0, 4) ?: 3));
+                    $this->lookAtAllDue($candidacy, fn (): Grade => Grade::from($chance->between(0, 4) ?: 3));
                 }
             }
         } finally {
@@ -47,12 +46,11 @@ final readonly class DemoCards
     }
 
     /** @param  callable(): Grade  $grade */
-    private function lookAtAllDue(User $user, Exam $exam, callable $grade): void
+    private function lookAtAllDue(Candidacy $candidacy, callable $grade): void
     {
         $day = intdiv($this->clock->now()->getTimestamp(), 86_400);
         $due = DB::table('cards')
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
+            ->where($candidacy->key())
             ->where('due_day', '<=', $day)
             ->orderBy('id')
             ->get();

@@ -13,6 +13,7 @@ use App\Assembly\TestBuilder;
 use App\Assembly\TestItem;
 use App\Assembly\TestItems;
 use App\Clock\Moment;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Question\Syllabus;
 use App\Result\Settlement;
@@ -128,8 +129,7 @@ final class DemoCohort
                         user: $user->id,
                         test: $paper ?? $this->built(
                             simulator: $simulator,
-                            exam: $exam,
-                            user: $user,
+                            candidacy: new Candidacy($user, $exam),
                             recipe: $built,
                             at: $days[$i],
                         ),
@@ -175,22 +175,21 @@ final class DemoCohort
     }
 
     /** @return TestToSit one of their own, built as anybody's */
-    private function built(Simulator $simulator, Exam $exam, User $user, Recipe $recipe, int $at): array
+    private function built(Simulator $simulator, Candidacy $candidacy, Recipe $recipe, int $at): array
     {
         $before = Carbon::getTestNow();
         try {
             Carbon::setTestNow(Carbon::createFromTimestampMs($at));
             $test = $this->builder->build(
-                exam: $exam,
-                user: $user,
+                candidacy: $candidacy,
                 recipe: $recipe,
-                seed: self::SEED." {$exam->slug} {$user->made_up_as}",
+                seed: self::SEED." {$candidacy->exam->slug} {$candidacy->user->made_up_as}",
             );
         } finally {
             Carbon::setTestNow($before);
         }
 
-        return $this->toSit($simulator, $exam, $test);
+        return $this->toSit($simulator, $candidacy->exam, $test);
     }
 
     /** @return list<User> */

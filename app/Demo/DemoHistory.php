@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
-use App\Account\User;
 use App\Assembly\Bank;
 use App\Assembly\Paper;
 use App\Assembly\PaperTests;
@@ -14,6 +13,7 @@ use App\Assembly\TestItems;
 use App\Http\Refusal;
 use App\Plan\PlanHours;
 use App\Progress\KeptEstimates;
+use App\Question\Candidacy;
 use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Question\QuestionVersion;
@@ -80,10 +80,10 @@ final readonly class DemoHistory
      * @param  Story  $story
      * @return int how many sittings there are now
      */
-    public function tell(User $user, Exam $exam, array $story): int
+    public function tell(Candidacy $candidacy, array $story): int
     {
-        $simulator = new Simulator("history of {$user->made_up_as}");
-        $simulated = $this->simulated($simulator, $exam);
+        $simulator = new Simulator("history of {$candidacy->user->made_up_as}");
+        $simulated = $this->simulated($simulator, $candidacy->exam);
         $today = Carbon::instance($this->clock->now());
         // Whoever has moved the clock finds it where it was.
         $before = Carbon::getTestNow();
@@ -101,21 +101,19 @@ final readonly class DemoHistory
                 $open = $story['leaves_open'] ?? false;
                 if ($open && $i === $story['sittings'] - 1) {
                     $run = new DemoRun($simulator, $person, $simulated);
-                    $this->last(user: $user, exam: $exam, story: $story, run: $run);
+                    $this->last(candidacy: $candidacy, story: $story, run: $run);
                 }
-                $recipe = $this->recipe(user: $user, exam: $exam, story: $story, i: $i, progress: $progress);
+                $recipe = $this->recipe(candidacy: $candidacy, story: $story, i: $i, progress: $progress);
                 $leave = $i === $story['sittings'] - 1 && $open;
                 $this->build(
-                    user: $user,
-                    exam: $exam,
+                    candidacy: $candidacy,
                     recipe: $recipe,
                     run: new DemoRun(simulator: $simulator, person: $person, simulated: $simulated, leaves: $leave),
                 );
             }
             if (! ($story['leaves_open'] ?? false)) {
                 $this->last(
-                    user: $user,
-                    exam: $exam,
+                    candidacy: $candidacy,
                     story: $story,
                     run: new DemoRun($simulator, $this->person($story, 1, $simulator), $simulated),
                 );
@@ -126,23 +124,22 @@ final readonly class DemoHistory
 
         if (isset($story['exam_in'])) {
             Enrolment::keep(
-                user: $user->id,
-                exam: $exam->id,
+                user: $candidacy->user->id,
+                exam: $candidacy->exam->id,
                 examDate: $today->copy()->addDays($story['exam_in'])->toDateString(),
                 timeZone: 'UTC',
             );
         }
         if (isset($story['hours'])) {
             PlanHours::keep(
-                exam: $exam,
-                user: $user,
+                candidacy: $candidacy,
                 week: (float) $story['hours'],
                 weekdaysOff: $story['off'] ?? [],
                 datesOff: [],
             );
         }
 
-        return Sitting::query()->where('user_id', $user->id)->count();
+        return Sitting::query()->where('user_id', $candidacy->user->id)->count();
     }
 
     /**
@@ -150,7 +147,7 @@ final readonly class DemoHistory
      *
      * @param  Story  $story
      */
-    private function last(User $user, Exam $exam, array $story, DemoRun $run): void
+    private function last(Candidacy $candidacy, array $story, DemoRun $run): void
     {
         $last = $story['last'] ?? null;
         if ($last === null) {
@@ -160,7 +157,7 @@ final readonly class DemoHistory
         $hour = $story['leaves_open'] ?? false ? 14 : 20;
         Carbon::setTestNow(Carbon::instance($this->clock->now())->setTime($hour, 0));
         // A chance of its own: what a paper comes to does not hang on which day the others were drawn.
-        $simulator = new Simulator("the last test of {$user->made_up_as}");
+        $simulator = new Simulator("the last test of {$candidacy->user->made_up_as}");
         $run = new DemoRun(
             simulator: $simulator,
             person: $this->person($story, 1, $simulator)->shifted($last['ability'] ?? 0.0),
@@ -170,14 +167,14 @@ final readonly class DemoHistory
         );
         $paper = Paper::query()
             ->with('exam')
-            ->where('exam_id', $exam->id)
+            ->where('exam_id', $candidacy->exam->id)
             ->where('code', $last['paper'] ?? '')
             ->first();
         if ($paper !== null) {
-            $this->sit(Sitting::ready($this->papers->of($paper), $user), Mode::Timed, $run);
+            $this->sit(Sitting::ready($this->papers->of($paper), $candidacy->user), Mode::Timed, $run);
         } else {
             $recipe = new Recipe(new Filters(), $last['questions'] ?? $story['questions'], Mode::Timed);
-            $this->build(user: $user, exam: $exam, recipe: $recipe, run: $run);
+            $this->build(candidacy: $candidacy, recipe: $recipe, run: $run);
         }
         Carbon::setTestNow(Carbon::instance($this->clock->now())->setTime(18, 30));
     }
@@ -196,12 +193,12 @@ final readonly class DemoHistory
      *
      * @param  Story  $story
      */
-    private function recipe(User $user, Exam $exam, array $story, int $i, float $progress): Recipe
+    private function recipe(Candidacy $candidacy, array $story, int $i, float $progress): Recipe
     {
         $mode = $progress >= ($story['timed_from'] ?? 0.5) ? Mode::Timed : Mode::Tutor;
         $again = new Filters(pools: [Pool::Missed, Pool::Partly, Pool::LeftBlank]);
         $wrong = $this->bank->available(
-            $this->bank->selection(exam: $exam, user: $user, filters: $again, syllabus: Syllabus::of($exam)),
+            $this->bank->selection($candidacy, $again),
         );
         if ($i % 3 === 2 && $wrong >= 4) {
             return new Recipe(
@@ -215,17 +212,17 @@ final readonly class DemoHistory
         return new Recipe(new Filters(), $story['questions'], $mode);
     }
 
-    private function build(User $user, Exam $exam, Recipe $recipe, DemoRun $run): void
+    private function build(Candidacy $candidacy, Recipe $recipe, DemoRun $run): void
     {
         try {
             // By how many came before, not by the day: the same past whenever it is told.
-            $before = Sitting::query()->where('user_id', $user->id)->where('exam_id', $exam->id)->count();
-            $seed = "{$user->made_up_as} {$before}";
-            $test = $this->builder->build(exam: $exam, user: $user, recipe: $recipe, seed: $seed);
+            $before = Sitting::query()->where($candidacy->key())->count();
+            $seed = "{$candidacy->user->made_up_as} {$before}";
+            $test = $this->builder->build(candidacy: $candidacy, recipe: $recipe, seed: $seed);
         } catch (Refusal) {
             return;
         }
-        $this->sit(Sitting::ready($test, $user), $recipe->mode, $run);
+        $this->sit(Sitting::ready($test, $candidacy->user), $recipe->mode, $run);
     }
 
     private function sit(Sitting $sitting, Mode $mode, DemoRun $run): void
@@ -258,7 +255,7 @@ final readonly class DemoHistory
             ->update(['updated_at' => $this->clock->now()]);
         // They look at where they stand now.
         $sitting->loadMissing('test.exam', 'user');
-        $this->kept->of($sitting->test->exam, $sitting->user);
+        $this->kept->of($sitting->candidacy());
     }
 
     /**

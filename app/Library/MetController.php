@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace App\Library;
 
-use App\Account\User;
 use App\Clock\Moment;
 use App\Http\Contract\Operation;
 use App\Http\Csv;
 use App\Http\CsvView;
-use App\Question\Exam;
-use Illuminate\Container\Attributes\CurrentUser;
+use App\Question\Candidacy;
 use Illuminate\Http\JsonResponse;
 
 /** All that one has met, found again. */
@@ -26,11 +24,10 @@ final readonly class MetController
     }
 
     #[Operation('List what I have met', returns: LibraryView::class)]
-    public function index(MetRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function index(MetRequest $request, Candidacy $candidacy): JsonResponse
     {
         return new JsonResponse($this->reader->of(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             filters: $request->filters(),
             words: $request->words(),
             page: $request->integer('page'),
@@ -38,11 +35,10 @@ final readonly class MetController
     }
 
     #[Operation('Take what I have met away as a table', returns: CsvView::class)]
-    public function table(MetRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function table(MetRequest $request, Candidacy $candidacy): JsonResponse
     {
         $met = $this->reader->all(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             filters: $request->filters(),
             words: $request->words(),
         );
@@ -51,9 +47,9 @@ final readonly class MetController
     }
 
     #[Operation('Every time I met a question', returns: HistoryView::class)]
-    public function history(Exam $exam, int $question, #[CurrentUser] User $user): JsonResponse
+    public function history(Candidacy $candidacy, int $question): JsonResponse
     {
-        return new JsonResponse($this->reader->history($exam, $user, $question));
+        return new JsonResponse($this->reader->history($candidacy, $question));
     }
 
     /** @return list<string|int|null> */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Library;
 
 use App\Account\User;
-use App\Question\Exam;
+use App\Question\Candidacy;
 use App\Question\PlainExcerpt;
 use App\Question\Syllabus;
 use App\Sitting\HandedIn;
@@ -22,10 +22,10 @@ final class MetQuestions
      * @param  list<int>  $questions
      * @return array<int, MetQuestion> by question
      */
-    public function of(Exam $exam, User $user, array $questions): array
+    public function of(Candidacy $candidacy, array $questions): array
     {
-        $syllabus = Syllabus::of($exam);
-        $where = $this->where($user, $questions);
+        $syllabus = $candidacy->syllabus();
+        $where = $this->where($candidacy->user, $questions);
         $rows = DB::table('standings')
             ->join('questions', 'questions.id', '=', 'standings.question_id')
             ->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
@@ -33,9 +33,9 @@ final class MetQuestions
                 'notes',
                 fn (JoinClause $join): JoinClause => $join
                     ->on('notes.question_id', '=', 'standings.question_id')
-                    ->where('notes.user_id', $user->id),
+                    ->where('notes.user_id', $candidacy->user->id),
             )
-            ->where('standings.user_id', $user->id)
+            ->where('standings.user_id', $candidacy->user->id)
             ->whereIn('standings.question_id', $questions)
             ->get([
                 'standings.*', 'question_versions.shown', 'question_versions.kind', 'notes.body', 'retired_at',

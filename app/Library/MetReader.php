@@ -8,9 +8,8 @@ use App\Account\User;
 use App\Assembly\Bank;
 use App\Clock\Moment;
 use App\Http\Refusal;
-use App\Question\Enrolment;
+use App\Question\Candidacy;
 use App\Question\Exam;
-use App\Question\Syllabus;
 use App\Question\TextSearch;
 use App\Sitting\HandedIn;
 use Illuminate\Database\Query\Builder;
@@ -43,20 +42,20 @@ final readonly class MetReader
     }
 
     /** @throws Refusal for a topic that the exam does not have */
-    public function of(Exam $exam, User $user, Filters $filters, string $words, int $page): LibraryView
+    public function of(Candidacy $candidacy, Filters $filters, string $words, int $page): LibraryView
     {
-        $rows = fn (): Builder => $this->rows(exam: $exam, user: $user, filters: $filters, words: $words);
+        $rows = fn (): Builder => $this->rows(candidacy: $candidacy, filters: $filters, words: $words);
         $total = $rows()->count();
         $pages = max(1, (int) ceil($total / self::PAGE));
         $page = min($page, $pages);
 
         return new LibraryView(
-            exam: $exam->slug,
-            examName: $exam->name,
+            exam: $candidacy->exam->slug,
+            examName: $candidacy->exam->name,
             total: $total,
             page: $page,
             pages: $pages,
-            met: $this->met($exam, $user, $rows()->offset(($page - 1) * self::PAGE)->limit(self::PAGE)),
+            met: $this->met($candidacy, $rows()->offset(($page - 1) * self::PAGE)->limit(self::PAGE)),
         );
     }
 
@@ -65,35 +64,34 @@ final readonly class MetReader
      *
      * @throws Refusal for a topic that the exam does not have
      */
-    public function all(Exam $exam, User $user, Filters $filters, string $words): array
+    public function all(Candidacy $candidacy, Filters $filters, string $words): array
     {
-        return $this->met($exam, $user, $this->rows(exam: $exam, user: $user, filters: $filters, words: $words)
+        return $this->met($candidacy, $this->rows(candidacy: $candidacy, filters: $filters, words: $words)
             ->limit(self::TABLE));
     }
 
     /** @throws Refusal when the question was never met */
-    public function history(Exam $exam, User $user, int $question): HistoryView
+    public function history(Candidacy $candidacy, int $question): HistoryView
     {
-        $enrolment = Enrolment::of($user->id, $exam->id);
+        $enrolment = $candidacy->enrolment();
         $met = DB::table('standings')
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
+            ->where($candidacy->key())
             ->where('question_id', $question)
             ->exists();
         if (! $met) {
             throw Refusal::notFound();
         }
-        $now = $this->questions->of($exam, $user, [$question])[$question];
+        $now = $this->questions->of($candidacy, [$question])[$question];
         $rows = HandedIn::only(DB::table('outcomes'))
             ->join('sittings', 'sittings.id', '=', 'outcomes.sitting_id')
-            ->where('outcomes.user_id', $user->id)
+            ->where('outcomes.user_id', $candidacy->user->id)
             ->where('outcomes.question_id', $question)
             ->where('outcomes.outcome', '!=', Outcome::NotReached->value)
             ->orderByDesc('settled_ms')
             ->limit(self::PAGE)
             ->get(['outcomes.*', 'sittings.name', 'sittings.mode']);
         $highlights = DB::table('highlights')
-            ->where('user_id', $user->id)
+            ->where('user_id', $candidacy->user->id)
             ->where('question_id', $question)
             ->orderBy('id')
             ->get();
@@ -121,17 +119,15 @@ final readonly class MetReader
         );
     }
 
-    private function rows(Exam $exam, User $user, Filters $filters, string $words): Builder
+    private function rows(Candidacy $candidacy, Filters $filters, string $words): Builder
     {
         $selection = $this->bank->selection(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             filters: $filters,
-            syllabus: Syllabus::of($exam),
         );
         $rows = $selection->inPools($selection->standings());
         if ($words !== '') {
-            $rows->where(fn (Builder $any): Builder => $this->finds($any, $user, $words));
+            $rows->where(fn (Builder $any): Builder => $this->finds($any, $candidacy->user, $words));
         }
         // What was neither met nor marked is nobody's.
         $rows->where(fn (Builder $any): Builder => $any
@@ -164,12 +160,12 @@ final readonly class MetReader
     }
 
     /** @return list<MetView> */
-    private function met(Exam $exam, User $user, Builder $rows): array
+    private function met(Candidacy $candidacy, Builder $rows): array
     {
         $ids = array_map(intval(...), array_values($rows->pluck('standings.question_id')->all()));
         $met = [];
         foreach (array_chunk($ids, self::AT_ONCE) as $some) {
-            $met += $this->questions->of($exam, $user, $some);
+            $met += $this->questions->of($candidacy, $some);
         }
 
         return array_map(fn (int $question): MetView => MetView::of($question, $met[$question]), $ids);

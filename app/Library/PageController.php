@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Library;
 
-use App\Account\User;
 use App\Http\Contract\Operation;
-use App\Question\Exam;
-use Illuminate\Container\Attributes\CurrentUser;
+use App\Question\Candidacy;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Uplandia\Core\Marking\PlainText;
@@ -20,17 +18,16 @@ final readonly class PageController
     }
 
     #[Operation('My notes and marks in the handbook', returns: PagesKeptView::class)]
-    public function index(Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function index(Candidacy $candidacy): JsonResponse
     {
-        return new JsonResponse($this->shelf->of($exam, $user));
+        return new JsonResponse($this->shelf->of($candidacy));
     }
 
     #[Operation('Keep a note with a page')]
-    public function note(NoteRequest $request, Exam $exam, string $section, #[CurrentUser] User $user): Response
+    public function note(NoteRequest $request, Candidacy $candidacy, string $section): Response
     {
         $this->shelf->note(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             section: $section,
             note: PlainText::trim($request->string('note')->value()),
         );
@@ -39,15 +36,10 @@ final readonly class PageController
     }
 
     #[Operation('Keep highlights of a page')]
-    public function highlights(
-        HighlightsRequest $request,
-        Exam $exam,
-        string $section,
-        #[CurrentUser] User $user,
-    ): Response {
+    public function highlights(HighlightsRequest $request, Candidacy $candidacy, string $section): Response
+    {
         $this->shelf->highlight(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             section: $section,
             highlights: $request->highlights(),
         );
@@ -56,11 +48,10 @@ final readonly class PageController
     }
 
     #[Operation('How far a page was read')]
-    public function reading(ReadingRequest $request, Exam $exam, string $section, #[CurrentUser] User $user): Response
+    public function reading(ReadingRequest $request, Candidacy $candidacy, string $section): Response
     {
         $this->shelf->read(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             section: $section,
             step: $request->integer('step'),
             finished: $request->boolean('finished'),

@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Clock\Moment;
 use App\Handbook\HandbookSection;
 use App\Http\Refusal;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -20,18 +21,17 @@ final readonly class PageShelf
     {
     }
 
-    public function of(Exam $exam, User $user): PagesKeptView
+    public function of(Candidacy $candidacy): PagesKeptView
     {
         $mine = fn (string $table): Builder => DB::table($table)
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
+            ->where($candidacy->key())
             ->whereNotNull('section');
         $notes = $mine('notes')->pluck('body', 'section');
         $highlights = $mine('highlights')->orderBy('id')->get()->groupBy('section');
         $readings = $mine('readings')->get()->keyBy('section');
         $codes = [...$notes->keys(), ...$highlights->keys(), ...$readings->keys()];
         $sections = HandbookSection::query()
-            ->where('exam_id', $exam->id)
+            ->where('exam_id', $candidacy->exam->id)
             ->whereIn('code', $codes)
             ->orderBy('position')
             ->get(['code', 'chapter', 'title']);
@@ -52,9 +52,9 @@ final readonly class PageShelf
     }
 
     /** @throws Refusal when there is no such page */
-    public function note(Exam $exam, User $user, string $section, string $note): void
+    public function note(Candidacy $candidacy, string $section, string $note): void
     {
-        $this->margins->note($this->text($exam, $user, $section), $note);
+        $this->margins->note($this->text($candidacy, $section), $note);
     }
 
     /**
@@ -64,9 +64,9 @@ final readonly class PageShelf
      *
      * @throws Refusal when there is no such page
      */
-    public function highlight(Exam $exam, User $user, string $section, array $highlights): void
+    public function highlight(Candidacy $candidacy, string $section, array $highlights): void
     {
-        $this->margins->highlight($this->text($exam, $user, $section), $highlights);
+        $this->margins->highlight($this->text($candidacy, $section), $highlights);
     }
 
     /**
@@ -76,15 +76,14 @@ final readonly class PageShelf
      * @throws Refusal when there is no such page
      */
     public function read(
-        Exam $exam,
-        User $user,
+        Candidacy $candidacy,
         string $section,
         int $step,
         bool $finished,
         string $reader,
         int $turn,
     ): void {
-        $page = $this->text($exam, $user, $section);
+        $page = $this->text($candidacy, $section);
         $now = Moment::now($this->clock);
         $so = ['step' => $step, 'read_ms' => $now, 'reader' => $reader, 'turn' => $turn];
         DB::transaction(function () use ($page, $so, $finished, $now): void {
@@ -110,12 +109,12 @@ final readonly class PageShelf
      *
      * @throws Refusal
      */
-    private function text(Exam $exam, User $user, string $section): array
+    private function text(Candidacy $candidacy, string $section): array
     {
-        if (! HandbookSection::query()->where('exam_id', $exam->id)->where('code', $section)->exists()) {
+        if (! HandbookSection::query()->where('exam_id', $candidacy->exam->id)->where('code', $section)->exists()) {
             throw Refusal::notFound();
         }
 
-        return ['user_id' => $user->id, 'exam_id' => $exam->id, 'section' => $section];
+        return [...$candidacy->key(), 'section' => $section];
     }
 }

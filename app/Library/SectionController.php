@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace App\Library;
 
-use App\Account\User;
 use App\Handbook\HandbookSection;
 use App\Http\Contract\Operation;
 use App\Http\Refusal;
+use App\Question\Candidacy;
 use App\Question\Exam;
+use App\Question\OwnStandings;
 use App\Sitting\BuiltView;
 use App\Sitting\QuickTest;
-use Illuminate\Container\Attributes\CurrentUser;
-use Illuminate\Database\Query\JoinClause;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Filters;
@@ -28,20 +27,14 @@ final readonly class SectionController
     }
 
     #[Operation('Count the questions on a section', returns: SectionQuestionsView::class)]
-    public function show(Exam $exam, string $section, #[CurrentUser] User $user): JsonResponse
+    public function show(Candidacy $candidacy, string $section): JsonResponse
     {
-        $this->refuseUnknown($exam, $section);
-        $row = DB::table('question_tags')
-            ->join('questions', 'questions.id', '=', 'question_tags.question_id')
-            ->leftJoin(
-                'standings',
-                fn (JoinClause $join): JoinClause => $join
-                    ->on('standings.question_id', '=', 'questions.id')
-                    ->where('standings.user_id', $user->id),
-            )
+        $this->refuseUnknown($candidacy->exam, $section);
+        $row = OwnStandings::beside(DB::table('question_tags')
+            ->join('questions', 'questions.id', '=', 'question_tags.question_id'), $candidacy->user->id)
             ->where('family', Filters::READS)
             ->where('value', $section)
-            ->where('questions.exam_id', $exam->id)
+            ->where('questions.exam_id', $candidacy->exam->id)
             ->whereNull('questions.retired_at')
             ->selectRaw('count(*) as n, count(standings.outcome) as seen')
             ->selectRaw("coalesce(sum(standings.outcome = 'right'), 0) as ok")
@@ -57,12 +50,11 @@ final readonly class SectionController
     }
 
     #[Operation('Begin a short quiz on a section', returns: BuiltView::class, status: 201)]
-    public function quiz(Exam $exam, string $section, #[CurrentUser] User $user): JsonResponse
+    public function quiz(Candidacy $candidacy, string $section): JsonResponse
     {
-        $title = $this->refuseUnknown($exam, $section);
+        $title = $this->refuseUnknown($candidacy->exam, $section);
         $sitting = $this->quick->begin(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             filters: new Filters(tags: [Filters::READS => [$section]]),
             most: self::QUIZ,
             otherwise: 'There is nothing to ask on this section, or it is in a test whose clock runs.',

@@ -9,6 +9,7 @@ use App\Clock\Moment;
 use App\Http\Csv;
 use App\Http\Refusal;
 use App\Media\MediaStore;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Sitting\KeyGate;
 use App\Sitting\Sitting;
@@ -49,11 +50,13 @@ final class Packer
         if ($this->zip->open($path, ZipArchive::OVERWRITE) !== true) {
             throw new RuntimeException('An archive could not be begun.');
         }
-        $exams = Exam::query()->orderBy('slug')->get()->filter(fn (Exam $exam): bool => $this->rows->any($exam, $user));
+        $candidacies = Exam::query()->orderBy('slug')->get()
+            ->map(fn (Exam $exam): Candidacy => new Candidacy($user, $exam))
+            ->filter($this->rows->any(...));
         $person = [
             'name' => $user->name,
             'extraTime' => $user->extra_time,
-            'exams' => array_values($exams->map(fn (Exam $exam): array => $this->rows->of($exam, $user))->all()),
+            'exams' => array_values($candidacies->map($this->rows->of(...))->all()),
         ];
         $this->refuseCovered($user);
         $this->withheld = $this->gate->withheld($user->id, Sitting::query()->where('user_id', $user->id)->lazy(200));

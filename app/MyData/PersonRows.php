@@ -6,6 +6,7 @@ namespace App\MyData;
 
 use App\Account\User;
 use App\Assembly\SeriesTests;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Revisit\Cards;
 use Illuminate\Database\Query\Builder;
@@ -55,7 +56,7 @@ final readonly class PersonRows
     }
 
     /** Whether there is anything of an exam. */
-    public function any(Exam $exam, User $user): bool
+    public function any(Candidacy $candidacy): bool
     {
         $tables = [
             'enrolments', 'sittings', 'standings', 'cards', 'recipes', 'series_attempts',
@@ -67,7 +68,7 @@ final readonly class PersonRows
                     ->join('series_tests', 'series_tests.id', '=', 'series_attempts.series_test_id')
                     ->join('series', 'series.id', '=', 'series_tests.series_id')
                 : DB::table($table);
-            if ($mine->where('user_id', $user->id)->where('exam_id', $exam->id)->exists()) {
+            if ($mine->where($candidacy->key())->exists()) {
                 return true;
             }
         }
@@ -76,12 +77,12 @@ final readonly class PersonRows
     }
 
     /** @return array<string, mixed> as the schema has an exam of a person */
-    public function of(Exam $exam, User $user): array
+    public function of(Candidacy $candidacy): array
     {
         $rows = [];
         foreach (self::TABLES as $name => [$table, $columns, $order]) {
             $rows[$name] = $this->read(
-                mine: self::mine($table, $exam, $user)
+                mine: self::mine($table, $candidacy)
                     ->when($name === 'exposures', fn (Builder $all): Builder => $all->whereNull('sitting_id'))
                     ->orderBy("{$table}.{$order}"),
                 table: $table,
@@ -89,29 +90,29 @@ final readonly class PersonRows
                 ofQuestions: in_array($name, self::OF_QUESTIONS, true),
             );
         }
-        $enrolment = self::mine('enrolments', $exam, $user)->first(self::ENROLMENT);
+        $enrolment = self::mine('enrolments', $candidacy)->first(self::ENROLMENT);
 
         return [
-            'exam' => $exam->slug,
+            'exam' => $candidacy->exam->slug,
             'enrolment' => $enrolment === null ? null : self::plain((array) $enrolment),
-            'recipes' => $this->recipes($exam, $user),
-            'stars' => self::mine('standings', $exam, $user)
+            'recipes' => $this->recipes($candidacy),
+            'stars' => self::mine('standings', $candidacy)
                 ->join('questions', 'questions.id', '=', 'standings.question_id')
                 ->where('starred', true)
                 ->orderBy('code')
                 ->pluck('code')
                 ->all(),
             ...$rows,
-            'highlights' => $this->inTokens($rows['highlights'] ?? [], $exam),
-            'cards' => $this->cards($exam, $user),
+            'highlights' => $this->inTokens($rows['highlights'] ?? [], $candidacy->exam),
+            'cards' => $this->cards($candidacy),
             'attempts' => DB::table('series_attempts')
                 ->join('series_tests', 'series_tests.id', '=', 'series_attempts.series_test_id')
                 ->join('series', 'series.id', '=', 'series_tests.series_id')
                 ->leftJoin('sittings', fn ($join) => $join
                     ->on('sittings.id', '=', 'series_attempts.sitting_id')
                     ->whereNull('sittings.deleted_at'))
-                ->where('series_attempts.user_id', $user->id)
-                ->where('series.exam_id', $exam->id)
+                ->where('series_attempts.user_id', $candidacy->user->id)
+                ->where('series.exam_id', $candidacy->exam->id)
                 ->orderBy('series_attempts.number')
                 ->get(['series.code as series', 'series_tests.code as test', 'number', 'sittings.id as sitting'])
                 ->map(fn (stdClass $row): array => (array) $row)
@@ -125,10 +126,10 @@ final readonly class PersonRows
      * @param  array<string, mixed>  $rows
      * @param  array<string, string>  $recipes  id as it was => as it is
      */
-    public function write(Exam $exam, User $user, array $rows, array $recipes): void
+    public function write(Candidacy $candidacy, array $rows, array $recipes): void
     {
-        $questions = $this->questionsOf($exam, $rows);
-        $own = ['user_id' => $user->id, 'exam_id' => $exam->id];
+        $questions = $this->questionsOf($candidacy->exam, $rows);
+        $own = [...$candidacy->key()];
         if ($rows['enrolment'] !== null) {
             DB::table('enrolments')->insert($own + self::stored($rows['enrolment']));
         }
@@ -142,7 +143,7 @@ final readonly class PersonRows
                 $own + ['id' => $recipes[$recipe['id']], 'choices' => json_encode(Recipe::of($choices)->toArray())] + $recipe,
             );
         }
-        $rows['highlights'] = $this->inNames($rows['highlights'], $exam);
+        $rows['highlights'] = $this->inNames($rows['highlights'], $candidacy->exam);
         foreach (self::TABLES as $name => [$table, $columns]) {
             $insert = array_map(fn (array $row): array => $own + self::stored(
                 array_intersect_key($row, array_flip($columns))
@@ -166,14 +167,14 @@ final readonly class PersonRows
      * @param  array<string, mixed>  $rows
      * @param  array<string, string>  $sittings  id as it was => as it is
      */
-    public function writeAttempts(Exam $exam, User $user, array $rows, array $sittings): void
+    public function writeAttempts(Candidacy $candidacy, array $rows, array $sittings): void
     {
         foreach ($rows['attempts'] as $attempt) {
-            $test = $this->series->row($exam, $attempt['series'], $attempt['test']);
+            $test = $this->series->row($candidacy->exam, $attempt['series'], $attempt['test']);
             if ($test !== null) {
                 DB::table('series_attempts')->insert([
                     'series_test_id' => $test->id,
-                    'user_id' => $user->id,
+                    'user_id' => $candidacy->user->id,
                     'number' => $attempt['number'],
                     'sitting_id' => $sittings[(string) $attempt['sitting']] ?? null,
                 ]);
@@ -255,11 +256,11 @@ final readonly class PersonRows
     }
 
     /** @return list<array<string, mixed>> */
-    private function recipes(Exam $exam, User $user): array
+    private function recipes(Candidacy $candidacy): array
     {
         $recipes = [];
         $columns = ['id', 'name', 'version', 'choices', 'created_at', 'updated_at'];
-        foreach (self::mine('recipes', $exam, $user)->orderBy('created_at')->orderBy('id')->get($columns) as $row) {
+        foreach (self::mine('recipes', $candidacy)->orderBy('created_at')->orderBy('id')->get($columns) as $row) {
             $choices = (array) json_decode((string) $row->choices, true);
             $only = (array) ($choices['only'] ?? []);
             $codes = DB::table('questions')->whereIntegerInRaw('id', $only)->pluck('code', 'id');
@@ -271,16 +272,15 @@ final readonly class PersonRows
     }
 
     /** @return list<array<string, mixed>> */
-    private function cards(Exam $exam, User $user): array
+    private function cards(Candidacy $candidacy): array
     {
         $looks = DB::table('card_looks')
             ->join('cards', 'cards.id', '=', 'card_looks.card_id')
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
+            ->where($candidacy->key())
             ->orderBy('card_looks.id')
             ->get(['card_id', ...self::LOOK])
             ->groupBy('card_id');
-        $mine = self::mine('cards', $exam, $user)->orderBy('made_ms')->orderBy('cards.id');
+        $mine = self::mine('cards', $candidacy)->orderBy('made_ms')->orderBy('cards.id');
         $mine->leftJoin('questions', 'questions.id', '=', 'cards.question_id');
         $columns = array_map(fn (string $column): string => "cards.{$column}", ['id', ...self::CARD]);
 
@@ -349,9 +349,11 @@ final readonly class PersonRows
         return $tokens;
     }
 
-    private static function mine(string $table, Exam $exam, User $user): Builder
+    private static function mine(string $table, Candidacy $candidacy): Builder
     {
-        return DB::table($table)->where("{$table}.user_id", $user->id)->where("{$table}.exam_id", $exam->id);
+        return DB::table($table)
+            ->where("{$table}.user_id", $candidacy->user->id)
+            ->where("{$table}.exam_id", $candidacy->exam->id);
     }
 
     /**

@@ -11,6 +11,7 @@ use App\Assembly\SeriesTests;
 use App\Assembly\Test;
 use App\Clock\Moment;
 use App\Http\Refusal;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Result\Settlement;
 use App\Sitting\Recorder;
@@ -65,20 +66,18 @@ final readonly class SittingWriter
      * @throws Refusal when it is of questions that are not here
      */
     public function write(
-        Exam $exam,
-        User $user,
+        Candidacy $candidacy,
         array $sheet,
         string $id,
         array $recipes,
         ArrayObject $tests,
     ): void {
-        $versions = $this->versions($exam, $sheet['test']['items']);
+        $versions = $this->versions($candidacy->exam, $sheet['test']['items']);
         $print = hash('sha256', (string) json_encode($sheet['test']));
         $told = $sheet['test']['id'];
         if (! isset($tests[$told])) {
             $made = $this->test(
-                exam: $exam,
-                user: $user,
+                candidacy: $candidacy,
                 told: $sheet['test'],
                 terms: $sheet['terms'],
                 versions: $versions,
@@ -90,7 +89,7 @@ final readonly class SittingWriter
         if ($before !== $print) {
             throw Archive::refusal('This archive tells of the same test in two ways.');
         }
-        $sitting = $this->sitting(exam: $exam, user: $user, sheet: $sheet, id: $id, test: $test);
+        $sitting = $this->sitting(candidacy: $candidacy, sheet: $sheet, id: $id, test: $test);
         if ($sitting->hasBegun()) {
             $this->replay(sitting: $sitting, sheet: $sheet, versions: $versions);
         } elseif ($sheet['events'] !== []) {
@@ -98,8 +97,7 @@ final readonly class SittingWriter
         }
         foreach (array_chunk($sheet['exposures'] ?? [], 50) as $chunk) {
             DB::table('exposures')->insert(array_map(fn (array $one): array => [
-                'user_id' => $user->id,
-                'exam_id' => $exam->id,
+                ...$candidacy->key(),
                 'question_id' => $versions[$one['position']]['question']
                     ?? throw Archive::refusal('This archive tells of a question that is not in its test.'),
                 'sitting_id' => $id,
@@ -150,20 +148,19 @@ final readonly class SittingWriter
      * @param  array<string, string>  $recipes
      */
     private function test(
-        Exam $exam,
-        User $user,
+        Candidacy $candidacy,
         array $told,
         ?array $terms,
         array $versions,
         array $recipes,
     ): string {
         $section = $told['of_exam'] ? $told['section'] : null;
-        $sections = $exam->hasBlueprint() ? $exam->blueprint()->sections : [];
+        $sections = $candidacy->exam->hasBlueprint() ? $candidacy->exam->blueprint()->sections : [];
         if ($section !== null && ! in_array($section, array_column($sections, 'code'), true)) {
-            throw Archive::refusal("This installation has no such section of {$exam->name}.");
+            throw Archive::refusal("This installation has no such section of {$candidacy->exam->name}.");
         }
         // Sat under the exam's rules is only what its rules here would make; all else is a test like any other.
-        $told['of_exam'] = $told['of_exam'] && $this->isOfExam(exam: $exam, user: $user, told: $told, terms: $terms);
+        $told['of_exam'] = $told['of_exam'] && $this->isOfExam(candidacy: $candidacy, told: $told, terms: $terms);
         $told['section'] = $told['of_exam'] ? $told['section'] : null;
         $items = array_map(fn (array $item, array $version, int $position): array => [
             'position' => $position,
@@ -174,16 +171,15 @@ final readonly class SittingWriter
             'section' => $item['section'],
         ], $told['items'], $versions, array_keys($versions));
         // A paper of another edition is a test like any other: what is everybody's is made of nobody's archive.
-        $fixed = $this->fixed($exam, $told);
+        $fixed = $this->fixed($candidacy->exam, $told);
         $isFixed = $fixed !== null && $this->holds($fixed, $items) &&
-            self::hasTermsOf(fixed: $fixed, user: $user, told: $told, terms: $terms);
+            self::hasTermsOf(fixed: $fixed, user: $candidacy->user, told: $told, terms: $terms);
         if ($isFixed) {
             return $fixed->id;
         }
         $test = Test::holding(
             settings: array_intersect_key($told, array_flip(self::SETTINGS)) + [
-                'user_id' => $user->id,
-                'exam_id' => $exam->id,
+                ...$candidacy->key(),
                 'recipe_id' => $recipes[(string) $told['recipe']] ?? null,
                 'reasons' => $told['reasons'],
                 'mode' => Mode::from($told['mode'])->value,
@@ -203,12 +199,12 @@ final readonly class SittingWriter
      * @param  array<string, mixed>  $told
      * @param  array<string, mixed>|null  $terms
      */
-    private function isOfExam(Exam $exam, User $user, array $told, ?array $terms): bool
+    private function isOfExam(Candidacy $candidacy, array $told, ?array $terms): bool
     {
-        if (! $exam->hasBlueprint()) {
+        if (! $candidacy->exam->hasBlueprint()) {
             return false;
         }
-        $blueprint = $told['section'] === null ? $exam->blueprint() : $exam->blueprint()->only($told['section']);
+        $blueprint = $told['section'] === null ? $candidacy->exam->blueprint() : $candidacy->exam->blueprint()->only($told['section']);
         $asked = [];
         foreach ($blueprint->sections as $section) {
             $one = [(string) $section->scheme->marks, (string) $section->scheme->penalty, $section->code];
@@ -227,7 +223,7 @@ final readonly class SittingWriter
             ),
         );
 
-        return $items === $asked && ($made === null || self::areAlike($made, $user, $terms));
+        return $items === $asked && ($made === null || self::areAlike($made, $candidacy->user, $terms));
     }
 
     /**
@@ -293,14 +289,13 @@ final readonly class SittingWriter
     }
 
     /** @param  array<string, mixed>  $sheet */
-    private function sitting(Exam $exam, User $user, array $sheet, string $id, string $test): Sitting
+    private function sitting(Candidacy $candidacy, array $sheet, string $id, string $test): Sitting
     {
         $begun = $sheet['status'] !== Stage::NotStarted->value;
         $sitting = new Sitting();
         $sitting->forceFill([
             'id' => $id,
-            'user_id' => $user->id,
-            'exam_id' => $exam->id,
+            ...$candidacy->key(),
             'test_id' => $test,
             'name' => $sheet['name'],
             'mode' => Mode::from($sheet['mode']),

@@ -7,6 +7,7 @@ namespace App\MyData;
 use App\Account\User;
 use App\Clock\Moment;
 use App\Http\Refusal;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Result\Settlement;
 use ArrayObject;
@@ -88,8 +89,7 @@ final readonly class Unpacker
         }
         foreach ($told as $rows) {
             $this->possibly(Archive::PERSON, fn () => $this->rows->write(
-                exam: $exams[$rows['exam']],
-                user: $staged,
+                candidacy: new Candidacy($staged, $exams[$rows['exam']]),
                 rows: $rows,
                 recipes: $recipes,
             ));
@@ -103,8 +103,7 @@ final readonly class Unpacker
             }
             $sittings[$sheet['id']] = self::again($sheet['id']);
             $this->possibly($name, fn () => $this->writer->write(
-                exam: $exam,
-                user: $staged,
+                candidacy: new Candidacy($staged, $exam),
                 sheet: $sheet,
                 id: $sittings[$sheet['id']],
                 recipes: $recipes,
@@ -115,8 +114,7 @@ final readonly class Unpacker
             $exam = $exams[$rows['exam']];
             // Attempts are of sittings, which are here only now.
             $this->possibly(Archive::PERSON, fn () => $this->rows->writeAttempts(
-                exam: $exam,
-                user: $staged,
+                candidacy: new Candidacy($staged, $exam),
                 rows: $rows,
                 sittings: $sittings,
             ));
@@ -184,7 +182,7 @@ final readonly class Unpacker
     private function refuseUnlessEmpty(array $exams, User $user): void
     {
         foreach ($exams as $exam) {
-            if ($this->rows->any($exam, $user)) {
+            if ($this->rows->any(new Candidacy($user, $exam))) {
                 throw Archive::refusal(
                     "There is something of {$exam->name} in your account already. ".
                     'Take the archive into an account in which there is nothing of it.',

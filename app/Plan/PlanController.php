@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Account\User;
 use App\Http\Contract\Operation;
-use App\Question\Exam;
-use Illuminate\Container\Attributes\CurrentUser;
+use App\Question\Candidacy;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 
@@ -18,29 +16,28 @@ final readonly class PlanController
     }
 
     #[Operation('The weeks up to the exam', returns: PlanView::class)]
-    public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function show(Candidacy $candidacy): JsonResponse
     {
-        return new JsonResponse($this->reader->of($exam, $user));
+        return new JsonResponse($this->reader->of($candidacy));
     }
 
     #[Operation('Say how much time there is')]
-    public function keep(PlanRequest $request, Exam $exam, #[CurrentUser] User $user): Response
+    public function keep(PlanRequest $request, Candidacy $candidacy): Response
     {
         PlanHours::keep(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             week: $request->float('hoursWeek'),
             weekdaysOff: array_values(array_filter($request->array('weekdaysOff'), is_int(...))),
             datesOff: array_values(array_filter($request->array('datesOff'), is_string(...))),
         );
-        ThisWeek::forget($exam, $user);
+        ThisWeek::forget($candidacy);
 
         return response()->noContent();
     }
 
     #[Operation('Take the plan away as a calendar', returns: CalendarView::class)]
-    public function calendar(Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function calendar(Candidacy $candidacy): JsonResponse
     {
-        return new JsonResponse(new CalendarView($this->calendar->of($this->reader->of($exam, $user))));
+        return new JsonResponse(new CalendarView($this->calendar->of($this->reader->of($candidacy))));
     }
 }

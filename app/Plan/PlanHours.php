@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Account\User;
 use App\Clock\Moment;
-use App\Question\Exam;
+use App\Question\Candidacy;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Plan\Hours;
@@ -18,24 +17,14 @@ final class PlanHours
     /** One's pace is that of one's latest answers. */
     private const LATEST = 500;
 
-    public static function areSaid(Exam $exam, User $user): bool
-    {
-        return DB::table('enrolments')
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
-            ->whereNotNull('hours_week')
-            ->exists();
-    }
-
     /**
      * @param  int|null  $ownMs  as `questionMs` has it
      * @return Hours|null null: they have not said
      */
-    public static function of(Exam $exam, User $user, ?int $ownMs): ?Hours
+    public static function of(Candidacy $candidacy, ?int $ownMs): ?Hours
     {
         $row = DB::table('enrolments')
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
+            ->where($candidacy->key())
             ->first(['hours_week', 'weekdays_off', 'dates_off']);
         if ($row?->hours_week === null) {
             return null;
@@ -57,12 +46,11 @@ final class PlanHours
      * @param  list<int>  $weekdaysOff
      * @param  list<string>  $datesOff  such as 2026-05-31
      */
-    public static function keep(Exam $exam, User $user, float $week, array $weekdaysOff, array $datesOff): void
+    public static function keep(Candidacy $candidacy, float $week, array $weekdaysOff, array $datesOff): void
     {
         DB::table('enrolments')->upsert(
             [
-                'user_id' => $user->id,
-                'exam_id' => $exam->id,
+                ...$candidacy->key(),
                 'hours_week' => $week,
                 'weekdays_off' => json_encode($weekdaysOff, JSON_THROW_ON_ERROR),
                 'dates_off' => json_encode($datesOff, JSON_THROW_ON_ERROR),
@@ -73,11 +61,10 @@ final class PlanHours
     }
 
     /** @return int|null the median on screen, answering and reading; null: too little is known */
-    public static function questionMs(Exam $exam, User $user): ?int
+    public static function questionMs(Candidacy $candidacy): ?int
     {
         $times = DB::table('outcomes')
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
+            ->where($candidacy->key())
             ->whereNotIn('outcome', [Outcome::NotReached->value, Outcome::LeftBlank->value])
             ->orderByDesc('settled_ms')
             ->limit(self::LATEST)

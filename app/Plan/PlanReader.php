@@ -4,11 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Account\User;
 use App\Clock\Moment;
-use App\Question\Enrolment;
-use App\Question\Exam;
-use App\Question\Syllabus;
+use App\Question\Candidacy;
 use App\Question\SyllabusTopic;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Plan\Hours;
@@ -22,18 +19,18 @@ final readonly class PlanReader
     {
     }
 
-    public function of(Exam $exam, User $user): PlanView
+    public function of(Candidacy $candidacy): PlanView
     {
-        $enrolment = Enrolment::of($user->id, $exam->id);
-        $ownMs = PlanHours::questionMs($exam, $user);
-        $hours = PlanHours::of($exam, $user, $ownMs);
-        $plan = $this->plans->of($exam, $user, $hours);
-        $tops = Syllabus::of($exam)->tops();
+        $enrolment = $candidacy->enrolment();
+        $ownMs = PlanHours::questionMs($candidacy);
+        $hours = PlanHours::of($candidacy, $ownMs);
+        $plan = $this->plans->of($candidacy, $hours);
+        $tops = $candidacy->syllabus()->tops();
         $now = Moment::now($this->clock);
 
         return new PlanView(
-            exam: $exam->slug,
-            examName: $exam->name,
+            exam: $candidacy->exam->slug,
+            examName: $candidacy->exam->name,
             examDate: $enrolment->examDate(),
             daysToGo: $enrolment->daysToGo($now),
             today: Moment::date($enrolment->dayOf($now)),
@@ -47,7 +44,7 @@ final readonly class PlanReader
             leftOut: self::parts($plan->leftOut ?? [], $tops),
             leftOutRevisits: $plan->leftOutRevisits ?? 0,
             leftOutRehearsals: $plan->leftOutRehearsals ?? 0,
-            thisWeek: $plan === null ? null : $this->week->of($exam, $user, $plan),
+            thisWeek: $plan === null ? null : $this->week->of($candidacy, $plan),
         );
     }
 

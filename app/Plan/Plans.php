@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Account\User;
 use App\Assembly\Bank;
 use App\Clock\Moment;
 use App\Progress\Coverage;
 use App\Progress\KeptEstimates;
-use App\Question\Enrolment;
+use App\Question\Candidacy;
 use App\Question\Exam;
-use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
 use App\Revisit\DueDays;
 use Psr\Clock\ClockInterface;
@@ -32,9 +30,9 @@ final readonly class Plans
     }
 
     /** @return Plan|null null: the date or the hours are not said */
-    public function of(Exam $exam, User $user, ?Hours $hours): ?Plan
+    public function of(Candidacy $candidacy, ?Hours $hours): ?Plan
     {
-        $enrolment = Enrolment::of($user->id, $exam->id);
+        $enrolment = $candidacy->enrolment();
         if ($enrolment->examDay === null || $hours === null) {
             return null;
         }
@@ -45,19 +43,19 @@ final readonly class Plans
             today: $today,
             examDay: $enrolment->examDay,
             hours: $hours,
-            topics: $this->topics($exam, $user),
-            due: $this->due->of($exam, $user, $today),
-            rehearsal: self::rehearsal($exam),
-            rehearsed: WeekDone::since($exam, $user, Hours::monday($today))['rehearsed'] > 0,
+            topics: $this->topics($candidacy),
+            due: $this->due->of($candidacy, $today),
+            rehearsal: self::rehearsal($candidacy->exam),
+            rehearsed: WeekDone::since($candidacy, Hours::monday($today))['rehearsed'] > 0,
         );
     }
 
     /** @return list<Topic> in the order of the blueprint */
-    private function topics(Exam $exam, User $user): array
+    private function topics(Candidacy $candidacy): array
     {
-        $syllabus = Syllabus::of($exam);
-        $coverage = Coverage::of($this->bank, $exam, $user);
-        $stakes = array_column($this->kept->of($exam, $user)['stands']['topics'], 'stake', 'code');
+        $syllabus = $candidacy->syllabus();
+        $coverage = Coverage::of($this->bank, $candidacy);
+        $stakes = array_column($this->kept->of($candidacy)['stands']['topics'], 'stake', 'code');
 
         return array_map(
             function (SyllabusTopic $top) use ($syllabus, $coverage, $stakes): Topic {

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Account\User;
 use App\Clock\Moment;
 use App\Http\Afterwards;
-use App\Question\Enrolment;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
@@ -28,25 +27,23 @@ final readonly class ThisWeek
      * @param  Plan|null  $plan  where it has been made already
      * @return ThisWeekView|null null: the date or the hours are not said, or the exam is today or over
      */
-    public function of(Exam $exam, User $user, ?Plan $plan = null): ?ThisWeekView
+    public function of(Candidacy $candidacy, ?Plan $plan = null): ?ThisWeekView
     {
-        $enrolment = Enrolment::of($user->id, $exam->id);
+        $enrolment = $candidacy->enrolment();
         $today = $enrolment->dayOf(Moment::now($this->clock));
-        if ($enrolment->examDay === null || $today >= $enrolment->examDay || ! PlanHours::areSaid($exam, $user)) {
+        if ($enrolment->examDay === null || $today >= $enrolment->examDay || ! $enrolment->saysHours) {
             return null;
         }
         $monday = Hours::monday($today);
-        $done = WeekDone::since($exam, $user, $monday);
+        $done = WeekDone::since($candidacy, $monday);
         $planned = DB::table('plan_weeks')
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
+            ->where($candidacy->key())
             ->where('monday', $monday)
             ->first(['questions', 'ms', 'rehearsal']);
         if ($planned === null) {
-            $plan ??= $this->plans->of($exam, $user, PlanHours::of(
-                exam: $exam,
-                user: $user,
-                ownMs: PlanHours::questionMs($exam, $user),
+            $plan ??= $this->plans->of($candidacy, PlanHours::of(
+                candidacy: $candidacy,
+                ownMs: PlanHours::questionMs($candidacy),
             ));
             $rest = $plan->weeks[0] ?? null;
             $planned = (object) [
@@ -56,8 +53,7 @@ final readonly class ThisWeek
                 'rehearsal' => $rest?->rehearsal !== null || $done['rehearsed'] > 0,
             ];
             $keep = [
-                'user_id' => $user->id,
-                'exam_id' => $exam->id,
+                ...$candidacy->key(),
                 'monday' => $monday,
                 'made_ms' => Moment::now($this->clock),
             ] + (array) $planned;
@@ -78,8 +74,8 @@ final readonly class ThisWeek
     }
 
     /** With other hours, or another date, what is left of the week is planned anew. */
-    public static function forget(Exam $exam, User $user): void
+    public static function forget(Candidacy $candidacy): void
     {
-        DB::table('plan_weeks')->where('user_id', $user->id)->where('exam_id', $exam->id)->delete();
+        DB::table('plan_weeks')->where($candidacy->key())->delete();
     }
 }

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Account\User;
 use App\Clock\Moment;
-use App\Question\Enrolment;
-use App\Question\Exam;
+use App\Question\Candidacy;
 use App\Sitting\HandedIn;
 use App\Sitting\Stage;
 use Illuminate\Support\Facades\DB;
@@ -25,13 +23,13 @@ final class WeekDone
      * @param  int  $monday  as a count of days
      * @return Done since then
      */
-    public static function since(Exam $exam, User $user, int $monday): array
+    public static function since(Candidacy $candidacy, int $monday): array
     {
-        $enrolment = Enrolment::of($user->id, $exam->id);
+        $enrolment = $candidacy->enrolment();
         // A day of slack, for the index knows moments and not days; a sitting belongs to the day it was handed in.
         $from = ($monday - 1) * Moment::MS_PER_DAY;
         $done = ['answered' => 0, 'ms' => 0, 'rehearsed' => 0];
-        $sat = HandedIn::of($user->id, $exam->id)
+        $sat = HandedIn::of($candidacy)
             ->join('tests', 'tests.id', '=', 'sittings.test_id')
             ->where('sittings.ended_ms', '>=', $from)
             ->get(['ended_ms', 'active_ms', 'answered', 'of_exam', 'section']);
@@ -47,8 +45,8 @@ final class WeekDone
         // In tutor mode each question counts as soon as its answer was shown.
         $open = DB::table('outcomes')
             ->join('sittings', 'sittings.id', '=', 'outcomes.sitting_id')
-            ->where('outcomes.user_id', $user->id)
-            ->where('outcomes.exam_id', $exam->id)
+            ->where('outcomes.user_id', $candidacy->user->id)
+            ->where('outcomes.exam_id', $candidacy->exam->id)
             ->where('outcomes.settled_ms', '>=', $from)
             ->where('outcomes.day', '>=', $monday)
             ->where('sittings.status', Stage::Open->value)

@@ -6,6 +6,7 @@ namespace App\Progress;
 
 use App\Assembly\Test;
 use App\Question\Exam;
+use App\Question\OwnStandings;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
 use Illuminate\Database\Query\Builder;
@@ -68,13 +69,7 @@ final readonly class AdaptiveBank
     public function items(int $place, int $user, ?Test $test): array
     {
         $asked = $this->asked($test);
-        $rows = $this->questions($this->within($place))
-            ->leftJoin(
-                'standings',
-                fn ($join) => $join
-                    ->on('standings.question_id', '=', 'questions.id')
-                    ->where('standings.user_id', $user),
-            )
+        $rows = OwnStandings::beside($this->questions($this->within($place)), $user)
             ->select([
                 'questions.id', 'questions.topic_id', 'questions.unit_id', 'questions.b', 'questions.luck',
                 'standings.outcome',

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use App\Account\User;
 use App\Assembly\TestBuilder;
 use App\Http\Contract\Operation;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Sitting\BuiltView;
 use App\Sitting\Desk;
@@ -14,7 +14,6 @@ use App\Sitting\Settles;
 use App\Sitting\Sheets;
 use App\Sitting\Sitting;
 use App\Sitting\StateView;
-use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Uplandia\Core\Progress\Adaptive;
 
@@ -47,11 +46,10 @@ final readonly class AdaptiveController
     }
 
     #[Operation('Prepare an adaptive test', returns: BuiltView::class, status: 201)]
-    public function store(AdaptiveRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function store(AdaptiveRequest $request, Candidacy $candidacy): JsonResponse
     {
         $sitting = $this->tests->ready(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             most: $request->integer('most'),
             timed: $request->boolean('timed'),
         );

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use App\Account\User;
 use App\Assembly\NewItems;
 use App\Assembly\Test;
 use App\Assembly\TestBuilder;
 use App\Assembly\TestItems;
 use App\Http\Refusal;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Sitting\Closing;
 use App\Sitting\Desk;
@@ -59,15 +59,15 @@ final readonly class AdaptiveTests
      *
      * @throws Refusal when the bank has nothing to ask
      */
-    public function ready(Exam $exam, User $user, int $most, bool $timed): Sitting
+    public function ready(Candidacy $candidacy, int $most, bool $timed): Sitting
     {
-        $bank = AdaptiveBank::of($exam);
+        $bank = AdaptiveBank::of($candidacy->exam);
         $seed = new Seed(Str::random(32));
         $first = $this->chosen(
             bank: $bank,
             adaptive: $bank->test($most),
             answers: [],
-            user: $user->id,
+            user: $candidacy->user->id,
             test: null,
             seed: $seed,
         ) ?? throw Refusal::unmet('too_few', 'The bank of this exam has no question that such a test could ask yet.');
@@ -76,17 +76,16 @@ final readonly class AdaptiveTests
             fn (): Sitting => Sitting::ready(
                 Test::holding(
                     [
-                        'user_id' => $user->id,
-                        'exam_id' => $exam->id,
+                        ...$candidacy->key(),
                         'title' => "Adaptive · up to {$most}",
                         'mode' => ($timed ? Mode::Timed : Mode::Untimed)->value,
                         'adaptive' => $most,
                         'seed' => $seed->value,
                     ],
                     self::asItem($first, 0),
-                    $timed ? TestBuilder::minutesFor($exam, $most) : null,
+                    $timed ? TestBuilder::minutesFor($candidacy->exam, $most) : null,
                 ),
-                $user,
+                $candidacy->user,
             ),
         );
     }

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use App\Account\User;
 use App\Assembly\Bank;
-use App\Question\Exam;
+use App\Question\Candidacy;
 use App\Question\SyllabusTopic;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Marking\Outcome;
@@ -22,9 +21,9 @@ final readonly class Coverage
     {
     }
 
-    public static function of(Bank $bank, Exam $exam, User $user): self
+    public static function of(Bank $bank, Candidacy $candidacy): self
     {
-        return new self($bank->met($exam, $user), DB::table('topics')->where('exam_id', $exam->id)
+        return new self($bank->met($candidacy), DB::table('topics')->where('exam_id', $candidacy->exam->id)
             ->pluck('questions', 'id')
             ->map(fn (mixed $n): int => is_numeric($n) ? (int) $n : 0)
             ->all());

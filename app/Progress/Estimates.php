@@ -4,11 +4,8 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use App\Account\User;
 use App\Clock\Moment;
-use App\Question\Enrolment;
-use App\Question\Exam;
-use App\Question\Syllabus;
+use App\Question\Candidacy;
 use App\Question\SyllabusTopic;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Progress\EvidenceGate;
@@ -22,30 +19,29 @@ final readonly class Estimates
     {
     }
 
-    public function of(Exam $exam, User $user, Syllabus $syllabus): Estimate
+    public function of(Candidacy $candidacy): Estimate
     {
-        return $this->at(exam: $exam, user: $user, syllabus: $syllabus, now: Moment::now($this->clock));
+        return $this->at(candidacy: $candidacy, now: Moment::now($this->clock));
     }
 
     /** @param  int  $now  Unix milliseconds: answers are as old as they were then */
-    public function at(Exam $exam, User $user, Syllabus $syllabus, int $now): Estimate
+    public function at(Candidacy $candidacy, int $now): Estimate
     {
+        $syllabus = $candidacy->syllabus();
         $topics = $syllabus->tops();
         $places = array_flip(array_column($topics, 'id'));
         $looked = $this->looks->of(
-            exam: $exam,
-            user: $user,
-            syllabus: $syllabus,
+            candidacy: $candidacy,
             places: $places,
             now: $now,
         );
         $responses = $looked->responses;
-        $ability = Scale::estimator($exam)->estimate($responses, count($topics));
+        $ability = Scale::estimator($candidacy->exam)->estimate($responses, count($topics));
         $counts = array_replace(
             array_fill(0, count($topics), 0),
             array_count_values(array_map(fn (Response $response): int => $response->topic, $responses)),
         );
-        $bank = Scale::items($exam, $syllabus);
+        $bank = Scale::items($candidacy->exam, $syllabus);
 
         return new Estimate(
             topics: $topics,
@@ -62,7 +58,7 @@ final readonly class Estimates
                 array_values($counts),
                 array_map(fn (SyllabusTopic $topic): float => (float) $topic->weight, $topics),
             ),
-            spells: Spells::of($looked, $ability, Enrolment::of($user->id, $exam->id)->timeZone),
+            spells: Spells::of($looked, $ability, $candidacy->enrolment()->timeZone),
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Progress;
 
 use App\Account\User;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use Illuminate\Support\Facades\DB;
 
@@ -35,7 +36,7 @@ final readonly class EstimatesRecount
         foreach ($rows->get() as $row) {
             $exam = Exam::query()->findOrFail((int) $row->exam_id);
             $user = User::query()->findOrFail((int) $row->user_id);
-            $made = $this->kept->make($exam, $user, (int) $row->made_ms);
+            $made = $this->kept->make(new Candidacy($user, $exam), (int) $row->made_ms);
             $told = DB::table('outlooks')
                 ->where('user_id', $row->user_id)
                 ->where('exam_id', $row->exam_id)

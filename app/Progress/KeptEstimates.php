@@ -4,12 +4,9 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use App\Account\User;
 use App\Clock\Moment;
 use App\Http\Afterwards;
-use App\Question\Enrolment;
-use App\Question\Exam;
-use App\Question\Syllabus;
+use App\Question\Candidacy;
 use Closure;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
@@ -37,23 +34,23 @@ final readonly class KeptEstimates
     }
 
     /** @return array{stands: Stands, story: Story, day: int} with the day of which it is, where the candidate is */
-    public function of(Exam $exam, User $user): array
+    public function of(Candidacy $candidacy): array
     {
-        $row = DB::table('kept_estimates')->where('user_id', $user->id)->where('exam_id', $exam->id)->first();
+        $row = DB::table('kept_estimates')->where($candidacy->key())->first();
         $kept = $row?->estimates === null ? null : self::read((string) $row->estimates);
         $isFresh = $kept !== null &&
             (int) $row->made_of === (int) $row->evidence &&
-            (int) $row->day === $this->today($exam, $user);
+            (int) $row->day === $this->today($candidacy);
         if ($isFresh) {
             return $kept + ['day' => (int) $row->day];
         }
         if ($kept === null || $kept['stands']['responses'] < self::AT_ONCE) {
-            $made = $this->renew($exam, $user, $this->afterwards->do(...));
+            $made = $this->renew($candidacy, $this->afterwards->do(...));
 
-            return $made + ['day' => $this->today($exam, $user)];
+            return $made + ['day' => $this->today($candidacy)];
         }
-        $this->afterwards->do(function () use ($exam, $user): void {
-            $this->renew($exam, $user);
+        $this->afterwards->do(function () use ($candidacy): void {
+            $this->renew($candidacy);
         });
 
         return $kept + ['day' => (int) $row->day];
@@ -63,21 +60,20 @@ final readonly class KeptEstimates
      * @param  (Closure(Closure(): void): void)|null  $later  when to keep it; null: now
      * @return Kept
      */
-    public function renew(Exam $exam, User $user, ?Closure $later = null): array
+    public function renew(Candidacy $candidacy, ?Closure $later = null): array
     {
-        $mine = fn () => DB::table('kept_estimates')->where('user_id', $user->id)->where('exam_id', $exam->id);
+        $mine = fn () => DB::table('kept_estimates')->where($candidacy->key());
         // Read first: what changes while it is worked out makes it old at once.
         $evidence = $mine()->value('evidence');
         $evidence = is_numeric($evidence) ? (int) $evidence : 0;
         $now = Moment::now($this->clock);
-        $day = $this->today($exam, $user);
-        $made = $this->make($exam, $user, $now);
+        $day = $this->today($candidacy);
+        $made = $this->make($candidacy, $now);
         $outlook = $made['stands']['outlook'];
-        $keep = fn () => DB::transaction(function () use ($exam, $user, $evidence, $now, $day, $made, $outlook): void {
+        $keep = fn () => DB::transaction(function () use ($candidacy, $evidence, $now, $day, $made, $outlook): void {
             DB::table('kept_estimates')->upsert(
                 [
-                    'user_id' => $user->id,
-                    'exam_id' => $exam->id,
+                    ...$candidacy->key(),
                     'evidence' => $evidence,
                     'made_of' => $evidence,
                     'made_ms' => $now,
@@ -90,8 +86,7 @@ final readonly class KeptEstimates
             if ($outlook !== null) {
                 DB::table('outlooks')->upsert(
                     [
-                        'user_id' => $user->id,
-                        'exam_id' => $exam->id,
+                        ...$candidacy->key(),
                         'day' => $day,
                         'chance' => $outlook['chance'],
                         'low' => $outlook['low'],
@@ -113,16 +108,14 @@ final readonly class KeptEstimates
      * @param  int  $now  Unix milliseconds
      * @return Kept
      */
-    public function make(Exam $exam, User $user, int $now): array
+    public function make(Candidacy $candidacy, int $now): array
     {
         return [
-            'stands' => Standing::of($exam, $this->estimates->at(
-                exam: $exam,
-                user: $user,
-                syllabus: Syllabus::of($exam),
+            'stands' => Standing::of($candidacy->exam, $this->estimates->at(
+                candidacy: $candidacy,
                 now: $now,
             )),
-            'story' => $this->past->of($exam, $user),
+            'story' => $this->past->of($candidacy),
         ];
     }
 
@@ -136,9 +129,9 @@ final readonly class KeptEstimates
         return json_encode($made, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
     }
 
-    private function today(Exam $exam, User $user): int
+    private function today(Candidacy $candidacy): int
     {
-        return Enrolment::of($user->id, $exam->id)->dayOf(Moment::now($this->clock));
+        return $candidacy->today($this->clock);
     }
 
     /** @return Kept|null null: it cannot be read any more */

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use App\Account\User;
 use App\Clock\Moment;
-use App\Question\Exam;
-use App\Question\Syllabus;
+use App\Question\Candidacy;
 use App\Sitting\Exposure;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -23,12 +21,12 @@ final class Looks
      * @param  array<int, int>  $places  topic at the top => its number, from 0
      * @param  int  $now  Unix milliseconds
      */
-    public function of(Exam $exam, User $user, Syllabus $syllabus, array $places, int $now): Looked
+    public function of(Candidacy $candidacy, array $places, int $now): Looked
     {
         $rows = DB::table('outcomes')
             ->join('questions', 'questions.id', '=', 'outcomes.question_id')
-            ->where('outcomes.user_id', $user->id)
-            ->where('outcomes.exam_id', $exam->id)
+            ->where('outcomes.user_id', $candidacy->user->id)
+            ->where('outcomes.exam_id', $candidacy->exam->id)
             ->where('outcomes.outcome', '!=', Outcome::NotReached->value)
             ->orderBy('outcomes.question_id')
             ->orderBy('outcomes.settled_ms')
@@ -37,7 +35,7 @@ final class Looks
                 'outcomes.counts', 'outcomes.active_ms', 'outcomes.cohort_ms', 'outcomes.settled_ms',
                 'outcomes.answered_ms', 'questions.topic_id', 'questions.b', 'questions.luck',
             ]);
-        $exposed = $this->exposed($exam, $user);
+        $exposed = $this->exposed($candidacy);
         $responses = $at = $moments = [];
         foreach (self::byQuestion($rows->cursor()) as $looks) {
             foreach ($looks as $look) {
@@ -52,7 +50,7 @@ final class Looks
                     $answered = $looks[$i]->answered_ms;
                     $at[] = $answered === null ? null : (int) $answered;
                     $responses[] = new Response(
-                        topic: $places[$syllabus->topOf((int) $looks[$i]->topic_id)->id],
+                        topic: $places[$candidacy->syllabus()->topOf((int) $looks[$i]->topic_id)->id],
                         b: (float) $looks[$i]->b,
                         c: (float) $looks[$i]->luck,
                         x: (float) $looks[$i]->share,
@@ -66,12 +64,11 @@ final class Looks
     }
 
     /** @return array<int, list<stdClass>> of which questions the key was shown, by question */
-    private function exposed(Exam $exam, User $user): array
+    private function exposed(Candidacy $candidacy): array
     {
         $exposed = [];
         $rows = DB::table('exposures')
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
+            ->where($candidacy->key())
             ->get(['question_id', 'sitting_id', 'how', 'at_ms']);
         foreach ($rows as $row) {
             $exposed[(int) $row->question_id][] = $row;

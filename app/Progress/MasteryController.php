@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use App\Account\User;
 use App\Http\Contract\Operation;
-use App\Question\Exam;
-use Illuminate\Container\Attributes\CurrentUser;
+use App\Question\Candidacy;
 use Illuminate\Http\JsonResponse;
 
 final readonly class MasteryController
@@ -17,11 +15,11 @@ final readonly class MasteryController
     }
 
     #[Operation('Where I stand in each topic', returns: MasteriesView::class)]
-    public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function show(Candidacy $candidacy): JsonResponse
     {
         return new JsonResponse(
             new MasteriesView(
-                cut: (float) $exam->rules['cut'],
+                cut: (float) $candidacy->exam->rules['cut'],
                 topics: array_map(
                     fn (array $topic): MasteryView => new MasteryView(
                         code: $topic['code'],
@@ -30,7 +28,7 @@ final readonly class MasteryController
                         high: $topic['high'],
                         responses: $topic['responses'],
                     ),
-                    $this->kept->of($exam, $user)['stands']['topics'],
+                    $this->kept->of($candidacy)['stands']['topics'],
                 ),
             ),
         );

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use App\Account\User;
 use App\Clock\Moment;
-use App\Question\Exam;
+use App\Question\Candidacy;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use Uplandia\Core\Marking\Credit;
@@ -35,12 +34,12 @@ final class Past
     private const SITTINGS = 60;
 
     /** @return Story */
-    public function of(Exam $exam, User $user): array
+    public function of(Candidacy $candidacy): array
     {
         $rows = DB::table('outcomes')
             ->join('questions', 'questions.id', '=', 'outcomes.question_id')
-            ->where('outcomes.user_id', $user->id)
-            ->where('outcomes.exam_id', $exam->id)
+            ->where('outcomes.user_id', $candidacy->user->id)
+            ->where('outcomes.exam_id', $candidacy->exam->id)
             ->whereNotNull('outcomes.share')
             ->whereIn('outcomes.outcome', [Outcome::Right->value, Outcome::Partly->value, Outcome::Missed->value])
             ->orderBy('outcomes.settled_ms')
@@ -69,7 +68,7 @@ final class Past
         ksort($stated);
 
         return [
-            'trend' => $this->trend($exam, $user, $sat),
+            'trend' => $this->trend($candidacy, $sat),
             'months' => array_map(self::month(...), array_keys($stated), $stated),
         ];
     }
@@ -110,11 +109,10 @@ final class Past
      * @param  array<string, array{credit: float, n: int}>  $sat  by sitting
      * @return list<TrendStory> by mode, in order of time
      */
-    private function trend(Exam $exam, User $user, array $sat): array
+    private function trend(Candidacy $candidacy, array $sat): array
     {
         $sittings = DB::table('sittings')
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
+            ->where($candidacy->key())
             ->where('counts', true)
             ->whereNull('deleted_at')
             // Of an adaptive test the share says nothing: whoever knows more is asked what is harder.

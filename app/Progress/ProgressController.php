@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use App\Account\User;
 use App\Http\Contract\Operation;
-use App\Question\Exam;
-use Illuminate\Container\Attributes\CurrentUser;
+use App\Question\Candidacy;
 use Illuminate\Http\JsonResponse;
 
 final readonly class ProgressController
@@ -17,8 +15,8 @@ final readonly class ProgressController
     }
 
     #[Operation('How far I have come', returns: ProgressView::class)]
-    public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function show(Candidacy $candidacy): JsonResponse
     {
-        return new JsonResponse($this->progress->of($exam, $user));
+        return new JsonResponse($this->progress->of($candidacy));
     }
 }

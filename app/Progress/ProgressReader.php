@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use App\Account\User;
 use App\Assembly\Bank;
 use App\Clock\Moment;
-use App\Question\Exam;
-use App\Question\Syllabus;
+use App\Question\Candidacy;
 use App\Question\SyllabusTopic;
 use App\Sitting\HandedIn;
 use Illuminate\Database\Query\Builder;
@@ -32,22 +30,22 @@ final readonly class ProgressReader
     {
     }
 
-    public function of(Exam $exam, User $user): ProgressView
+    public function of(Candidacy $candidacy): ProgressView
     {
-        ['stands' => $stands, 'story' => $story, 'day' => $day] = $this->kept->of($exam, $user);
-        $days = $this->days->of($exam, $user);
+        ['stands' => $stands, 'story' => $story, 'day' => $day] = $this->kept->of($candidacy);
+        $days = $this->days->of($candidacy);
 
         return new ProgressView(
-            exam: $exam->slug,
-            examName: $exam->name,
-            cut: (float) $exam->rules['cut'],
+            exam: $candidacy->exam->slug,
+            examName: $candidacy->exam->name,
+            cut: (float) $candidacy->exam->rules['cut'],
             responses: $stands['responses'],
             responsesMissing: $stands['responsesMissing'],
             weightTouched: $stands['weightTouched'],
             untouched: $stands['untouched'],
             outlook: OutlookView::of($stands['outlook']),
-            outlooks: $this->outlooks(exam: $exam, user: $user, day: $day, stands: $stands),
-            topics: $this->topics($exam, $user, array_column($stands['topics'], null, 'code')),
+            outlooks: $this->outlooks(candidacy: $candidacy, day: $day, stands: $stands),
+            topics: $this->topics($candidacy, array_column($stands['topics'], null, 'code')),
             trend: array_map(
                 fn (array $one): TrendSittingView => new TrendSittingView(
                     ...['mode' => Mode::from($one['mode'])] + $one,
@@ -62,10 +60,10 @@ final readonly class ProgressReader
             ),
             hours: self::spells($stands['hours']),
             minutes: self::spells($stands['minutes']),
-            days: $this->days->shown($exam, $user, $days),
-            bests: $this->days->bests($exam, $user, $days),
+            days: $this->days->shown($candidacy, $days),
+            bests: $this->days->bests($candidacy, $days),
             totalMs: array_sum(array_map(fn (StudyDayView $day): int => $day->ms, $days)),
-            sittings: HandedIn::of($user->id, $exam->id)->count(),
+            sittings: HandedIn::of($candidacy)->count(),
         );
     }
 
@@ -84,14 +82,13 @@ final readonly class ProgressReader
      * @param  Stands  $stands
      * @return list<OutlookDayView> in order
      */
-    private function outlooks(Exam $exam, User $user, int $day, array $stands): array
+    private function outlooks(Candidacy $candidacy, int $day, array $stands): array
     {
         $told = $stands['outlook'] === null ? [] : [
             (object) ($stands['outlook'] + ['day' => $day, 'responses' => $stands['responses']]),
         ];
         $rows = DB::table('outlooks')
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
+            ->where($candidacy->key())
             ->when($told !== [], fn (Builder $earlier): Builder => $earlier->where('day', '<', $day))
             ->orderByDesc('day')
             ->limit(self::OUTLOOKS)
@@ -113,10 +110,10 @@ final readonly class ProgressReader
      * @param  array<string, TopicStands>  $stands  by code
      * @return list<TopicStandView>
      */
-    private function topics(Exam $exam, User $user, array $stands): array
+    private function topics(Candidacy $candidacy, array $stands): array
     {
-        $syllabus = Syllabus::of($exam);
-        $coverage = Coverage::of($this->bank, $exam, $user);
+        $syllabus = $candidacy->syllabus();
+        $coverage = Coverage::of($this->bank, $candidacy);
 
         return array_map(
             function (SyllabusTopic $top) use ($syllabus, $stands, $coverage): TopicStandView {

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use App\Account\User;
 use App\Clock\Moment;
-use App\Question\Enrolment;
-use App\Question\Exam;
+use App\Question\Candidacy;
 use App\Sitting\HandedIn;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Assembly\Mode;
@@ -27,10 +25,10 @@ final readonly class StudyDays
     }
 
     /** @return array<int, StudyDayView> by day, rising: all there are */
-    public function of(Exam $exam, User $user): array
+    public function of(Candidacy $candidacy): array
     {
-        $enrolment = Enrolment::of($user->id, $exam->id);
-        $rows = HandedIn::of($user->id, $exam->id)->orderBy('ended_ms')->get(['ended_ms', 'active_ms', 'answered']);
+        $enrolment = $candidacy->enrolment();
+        $rows = HandedIn::of($candidacy)->orderBy('ended_ms')->get(['ended_ms', 'active_ms', 'answered']);
         $days = [];
         foreach ($rows as $row) {
             $day = $enrolment->dayOf((int) $row->ended_ms);
@@ -49,17 +47,17 @@ final readonly class StudyDays
      * @param  array<int, StudyDayView>  $days  by day, rising
      * @return list<StudyDayView> of the last twelve weeks
      */
-    public function shown(Exam $exam, User $user, array $days): array
+    public function shown(Candidacy $candidacy, array $days): array
     {
-        $first = $this->today($exam, $user) - self::SHOWN;
+        $first = $this->today($candidacy) - self::SHOWN;
 
         return array_values(array_filter($days, fn (int $day): bool => $day > $first, ARRAY_FILTER_USE_KEY));
     }
 
     /** @param  array<int, StudyDayView>  $days  by day, rising */
-    public function bests(Exam $exam, User $user, array $days): BestsView
+    public function bests(Candidacy $candidacy, array $days): BestsView
     {
-        $best = HandedIn::of($user->id, $exam->id)
+        $best = HandedIn::of($candidacy)
             ->where('counts', true)
             ->where('mode', Mode::Timed->value)
             ->where('questions', '>=', self::BEST_FROM)
@@ -71,7 +69,7 @@ final readonly class StudyDays
         foreach ($days as $day) {
             $most = $day->answered > ($most->answered ?? 0) ? $day : $most;
         }
-        $runs = Runs::of(array_keys($days), $this->today($exam, $user));
+        $runs = Runs::of(array_keys($days), $this->today($candidacy));
 
         return new BestsView(
             timed: $best === null
@@ -89,8 +87,8 @@ final readonly class StudyDays
         );
     }
 
-    private function today(Exam $exam, User $user): int
+    private function today(Candidacy $candidacy): int
     {
-        return Enrolment::of($user->id, $exam->id)->dayOf(Moment::now($this->clock));
+        return $candidacy->today($this->clock);
     }
 }

@@ -4,16 +4,15 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use App\Account\User;
 use App\Assembly\Bank;
 use App\Assembly\HoldsBack;
 use App\Assembly\NewItems;
 use App\Assembly\Test;
 use App\Clock\Moment;
 use App\Http\Refusal;
+use App\Question\Candidacy;
 use App\Question\Enrolment;
-use App\Question\Exam;
-use App\Question\Syllabus;
+use App\Question\OwnStandings;
 use App\Question\SyllabusTopic;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -44,15 +43,15 @@ final readonly class WeakSpotTests
     }
 
     /** @throws Refusal when there is nothing to ask */
-    public function build(Exam $exam, User $user, int $questions): Test
+    public function build(Candidacy $candidacy, int $questions): Test
     {
-        $syllabus = Syllabus::of($exam);
-        $estimate = $this->estimates->of($exam, $user, $syllabus);
-        $spots = $this->spots($exam, $user, $syllabus);
+        $syllabus = $candidacy->syllabus();
+        $estimate = $this->estimates->of($candidacy);
+        $spots = $this->spots($candidacy);
         $topics = $estimate->topics;
         $weights = array_map(fn (SyllabusTopic $topic): float => (float) $topic->weight, $topics);
         $mastery = array_map(fn (?Mastery $of): ?float => $of?->share, $estimate->mastery);
-        $cut = (float) $exam->rules['cut'];
+        $cut = (float) $candidacy->exam->rules['cut'];
         $known = $estimate->gate->isOpen();
         $counts = WeakSpots::counts(
             $questions,
@@ -86,8 +85,7 @@ final readonly class WeakSpotTests
         return DB::transaction(
             fn (): Test => Test::holding(
                 [
-                    'user_id' => $user->id,
-                    'exam_id' => $exam->id,
+                    ...$candidacy->key(),
                     'title' => 'My weak spots · '.count($ids),
                     'mode' => Mode::Tutor->value,
                     'seed' => $seed->value,
@@ -119,20 +117,15 @@ final readonly class WeakSpotTests
     }
 
     /** @return array<int, list<Spot>> by topic at the top */
-    private function spots(Exam $exam, User $user, Syllabus $syllabus): array
+    private function spots(Candidacy $candidacy): array
     {
-        $enrolment = Enrolment::of($user->id, $exam->id);
+        $syllabus = $candidacy->syllabus();
+        $enrolment = $candidacy->enrolment();
         $today = $enrolment->dayOf(Moment::now($this->clock));
-        $rows = DB::table('questions')
-            ->leftJoin(
-                'standings',
-                fn ($join) => $join
-                    ->on('standings.question_id', '=', 'questions.id')
-                    ->where('standings.user_id', $user->id),
-            )
-            ->where('questions.exam_id', $exam->id)
+        $rows = OwnStandings::beside(DB::table('questions'), $candidacy->user->id)
+            ->where('questions.exam_id', $candidacy->exam->id)
             ->whereNull('questions.retired_at')
-            ->whereIntegerNotInRaw('questions.id', collect($this->running->heldBack($user)))
+            ->whereIntegerNotInRaw('questions.id', collect($this->running->heldBack($candidacy->user)))
             ->orderBy('questions.unit_id')
             ->orderBy('questions.unit_place')
             ->orderBy('questions.id')

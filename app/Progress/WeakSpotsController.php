@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
-use App\Account\User;
 use App\Http\Contract\Operation;
-use App\Question\Exam;
+use App\Question\Candidacy;
 use App\Sitting\BuiltView;
 use App\Sitting\Sitting;
-use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 
 final readonly class WeakSpotsController
@@ -19,10 +17,10 @@ final readonly class WeakSpotsController
     }
 
     #[Operation('Build a test of my weak spots', returns: BuiltView::class, status: 201)]
-    public function store(WeakSpotsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function store(WeakSpotsRequest $request, Candidacy $candidacy): JsonResponse
     {
-        $test = $this->tests->build($exam, $user, $request->integer('count'));
+        $test = $this->tests->build($candidacy, $request->integer('count'));
 
-        return new JsonResponse(new BuiltView(Sitting::ready($test, $user)->id), 201);
+        return new JsonResponse(new BuiltView(Sitting::ready($test, $candidacy->user)->id), 201);
     }
 }

@@ -18,6 +18,8 @@ use App\Database\ImmediateConnector;
 use App\Http\CountsInFiles;
 use App\Http\WholeFileSessions;
 use App\Progress\AdaptiveResults;
+use App\Question\Candidacy;
+use App\Question\Exam;
 use App\Question\Fts5Search;
 use App\Question\TextSearch;
 use App\Result\Compares;
@@ -37,15 +39,18 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Application;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
+use Illuminate\Routing\Route as RoutedTo;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Psr\Clock\ClockInterface;
+use ReflectionParameter;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -105,6 +110,17 @@ final class AppServiceProvider extends ServiceProvider
             $this->app->make(HttpKernel::class)->pushMiddleware(TellsPeak::class);
         }
 
+        // The exam in an address is, to whoever studies for it, their candidacy.
+        Route::bind('exam', function (string $slug, RoutedTo $route): Exam|Candidacy {
+            $exam = Exam::query()->where('slug', $slug)->firstOrFail();
+            $asksWho = array_filter(
+                $route->signatureParameters(),
+                fn (ReflectionParameter $parameter): bool => (string) $parameter->getType() === Candidacy::class,
+            );
+            $user = Auth::user();
+
+            return $user instanceof User && $asksWho !== [] ? new Candidacy($user, $exam) : $exam;
+        });
         Gate::policy(Sitting::class, SittingPolicy::class);
         Gate::policy(SavedRecipe::class, RecipePolicy::class);
 

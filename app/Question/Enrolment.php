@@ -14,9 +14,14 @@ final readonly class Enrolment
      * @param  int|null  $examDay  a count of days; null: no date is set
      * @param  string  $timeZone  in which their days begin
      * @param  bool  $inCohort  whether they take part in the cohort
+     * @param  bool  $saysHours  whether they have said what hours they have
      */
-    private function __construct(public ?int $examDay, public string $timeZone, public bool $inCohort)
-    {
+    private function __construct(
+        public ?int $examDay,
+        public string $timeZone,
+        public bool $inCohort,
+        public bool $saysHours,
+    ) {
     }
 
     public static function of(int $user, int $exam): self
@@ -24,12 +29,13 @@ final readonly class Enrolment
         $row = DB::table('enrolments')
             ->where('user_id', $user)
             ->where('exam_id', $exam)
-            ->first(['exam_date', 'time_zone', 'in_cohort']);
+            ->first(['exam_date', 'time_zone', 'in_cohort', 'hours_week']);
 
         return new self(
             examDay: is_string($row?->exam_date) ? Moment::dayOf($row->exam_date) : null,
             timeZone: $row->time_zone ?? 'UTC',
             inCohort: (bool) ($row->in_cohort ?? true),
+            saysHours: ($row->hours_week ?? null) !== null,
         );
     }
 

@@ -37,8 +37,7 @@ final readonly class FollowUps
         $syllabus = Syllabus::of($sitting->test->exam);
         $about = self::about($sitting->test->exam, $syllabus, $results);
         $count = $this->quick->count(
-            exam: $sitting->test->exam,
-            user: $sitting->user,
+            candidacy: $sitting->candidacy(),
             filters: self::filters($about),
             most: FollowUp::QUESTIONS,
         );
@@ -58,8 +57,7 @@ final readonly class FollowUps
         $results = array_column($this->questions->of($sitting), 'result');
 
         return $this->quick->begin(
-            exam: $exam,
-            user: $sitting->user,
+            candidacy: $sitting->candidacy(),
             filters: self::filters(self::about($exam, $syllabus, $results)),
             most: FollowUp::QUESTIONS,
             otherwise: 'There is nothing left to ask on what this test showed. Build another test.',

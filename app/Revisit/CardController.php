@@ -7,7 +7,7 @@ namespace App\Revisit;
 use App\Account\User;
 use App\Http\Contract\Operation;
 use App\Http\Refusal;
-use App\Question\Exam;
+use App\Question\Candidacy;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -21,11 +21,10 @@ final readonly class CardController
     }
 
     #[Operation('List cards', returns: CardsView::class)]
-    public function index(CardsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function index(CardsRequest $request, Candidacy $candidacy): JsonResponse
     {
         return new JsonResponse($this->reader->of(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             show: CardsWanted::from($request->string('show')->value()),
             words: trim($request->string('words')->value()),
             section: $request->input('section') === null ? null : $request->string('section')->value(),
@@ -34,29 +33,28 @@ final readonly class CardController
     }
 
     #[Operation('Make a card', returns: CardView::class, status: 201)]
-    public function store(CardRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function store(CardRequest $request, Candidacy $candidacy): JsonResponse
     {
         $id = $this->cards->make(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             faces: $request->faces(),
-            question: $this->question($request, $user),
+            question: $this->question($request, $candidacy->user),
             section: $request->input('section') === null ? null : $request->string('section')->value(),
         );
 
-        return new JsonResponse($this->reader->view($this->card($id, $user)), 201);
+        return new JsonResponse($this->reader->view($this->card($id, $candidacy->user)), 201);
     }
 
     #[Operation('Take cards in', returns: CardsTakenInView::class)]
-    public function takeIn(CardsBroughtRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function takeIn(CardsBroughtRequest $request, Candidacy $candidacy): JsonResponse
     {
-        return new JsonResponse($this->cards->takeIn($exam, $user, $request->cards()));
+        return new JsonResponse($this->cards->takeIn($candidacy, $request->cards()));
     }
 
     #[Operation('Take cards away', returns: CardsAwayView::class)]
-    public function file(Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function file(Candidacy $candidacy): JsonResponse
     {
-        $faces = $this->reader->faces($exam, $user);
+        $faces = $this->reader->faces($candidacy);
 
         return new JsonResponse(new CardsAwayView(CardCsv::write($faces), CardText::write($faces)));
     }

@@ -6,6 +6,7 @@ namespace App\Revisit;
 
 use App\Account\User;
 use App\Clock\Moment;
+use App\Question\Candidacy;
 use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Question\PlainExcerpt;
@@ -30,17 +31,16 @@ final readonly class CardReader
     }
 
     public function of(
-        Exam $exam,
-        User $user,
+        Candidacy $candidacy,
         CardsWanted $show,
         string $words,
         ?string $section,
         int $page,
     ): CardsView {
-        $enrolment = Enrolment::of($user->id, $exam->id);
+        $enrolment = $candidacy->enrolment();
         $today = $enrolment->dayOf(Moment::now($this->clock));
-        $wanted = $this->wanted(exam: $exam, user: $user, show: $show, section: $section);
-        $covered = $this->covered($user->id);
+        $wanted = $this->wanted(candidacy: $candidacy, show: $show, section: $section);
+        $covered = $this->covered($candidacy->user->id);
         $ids = $words === '' ? $wanted->pluck('id')->all() : $this->finding($wanted, $words, $covered);
         $pages = max(1, (int) ceil(count($ids) / self::PAGE));
         $page = min($page, $pages);
@@ -49,13 +49,13 @@ final readonly class CardReader
         $rows = $rows->sortBy(fn (stdClass $row): int => $order[$row->id]);
 
         return new CardsView(
-            exam: $exam->slug,
-            examName: $exam->name,
+            exam: $candidacy->exam->slug,
+            examName: $candidacy->exam->name,
             today: Moment::date($today),
-            all: $this->mine($exam, $user)->count(),
-            due: $this->due($exam, $user)->count(),
-            suspended: $this->mine($exam, $user)->where('suspended', true)->count(),
-            next: $this->next($exam, $user),
+            all: $this->mine($candidacy)->count(),
+            due: $this->due($candidacy)->count(),
+            suspended: $this->mine($candidacy)->where('suspended', true)->count(),
+            next: $this->next($candidacy),
             found: count($ids),
             page: $page,
             pages: $pages,
@@ -64,20 +64,20 @@ final readonly class CardReader
     }
 
     /** Cards that are due, the longest first. */
-    public function due(Exam $exam, User $user): Builder
+    public function due(Candidacy $candidacy): Builder
     {
-        $enrolment = Enrolment::of($user->id, $exam->id);
+        $enrolment = $candidacy->enrolment();
         $today = $enrolment->dayOf(Moment::now($this->clock));
-        $cards = $this->mine($exam, $user)->where('suspended', false);
+        $cards = $this->mine($candidacy)->where('suspended', false);
 
         return $enrolment->allIsDueOn($today) ? $cards : $cards->where('due_day', '<=', $today);
     }
 
     /** @return list<CardFaces> all of an exam, in the order they were made */
-    public function faces(Exam $exam, User $user): array
+    public function faces(Candidacy $candidacy): array
     {
-        $rows = $this->mine($exam, $user)->orderBy('made_ms')->orderBy('id')->get(['front', 'back', 'question_id']);
-        $covered = $this->covered($user->id);
+        $rows = $this->mine($candidacy)->orderBy('made_ms')->orderBy('id')->get(['front', 'back', 'question_id']);
+        $covered = $this->covered($candidacy->user->id);
 
         return array_values($rows->map(
             fn (stdClass $row): CardFaces => CardFaces::of(
@@ -147,17 +147,17 @@ final readonly class CardReader
         );
     }
 
-    private function mine(Exam $exam, User $user): Builder
+    private function mine(Candidacy $candidacy): Builder
     {
-        return DB::table('cards')->where('user_id', $user->id)->where('exam_id', $exam->id);
+        return DB::table('cards')->where($candidacy->key());
     }
 
-    private function wanted(Exam $exam, User $user, CardsWanted $show, ?string $section): Builder
+    private function wanted(Candidacy $candidacy, CardsWanted $show, ?string $section): Builder
     {
         $cards = match ($show) {
-            CardsWanted::All => $this->mine($exam, $user),
-            CardsWanted::Due => $this->due($exam, $user),
-            CardsWanted::Suspended => $this->mine($exam, $user)->where('suspended', true),
+            CardsWanted::All => $this->mine($candidacy),
+            CardsWanted::Due => $this->due($candidacy),
+            CardsWanted::Suspended => $this->mine($candidacy)->where('suspended', true),
         };
 
         return $cards
@@ -186,14 +186,14 @@ final readonly class CardReader
     }
 
     /** The day on which the next card after today comes back. */
-    private function next(Exam $exam, User $user): ?string
+    private function next(Candidacy $candidacy): ?string
     {
-        $enrolment = Enrolment::of($user->id, $exam->id);
+        $enrolment = $candidacy->enrolment();
         $today = $enrolment->dayOf(Moment::now($this->clock));
         if ($enrolment->allIsDueOn($today)) {
             return null;
         }
-        $day = $this->mine($exam, $user)->where('suspended', false)->where('due_day', '>', $today)->min('due_day');
+        $day = $this->mine($candidacy)->where('suspended', false)->where('due_day', '>', $today)->min('due_day');
         if (! is_numeric($day)) {
             return null;
         }

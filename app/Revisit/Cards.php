@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
-use App\Account\User;
 use App\Clock\Moment;
 use App\Http\Refusal;
+use App\Question\Candidacy;
 use App\Question\Enrolment;
 use App\Question\Exam;
 use Illuminate\Database\Query\Builder;
@@ -35,13 +35,13 @@ final readonly class Cards
     }
 
     /** @throws Refusal when it was made from what is not there, or there are too many */
-    public function make(Exam $exam, User $user, CardFaces $faces, ?int $question, ?string $section): string
+    public function make(Candidacy $candidacy, CardFaces $faces, ?int $question, ?string $section): string
     {
-        $this->refuseWithout($exam, $question, $section);
+        $this->refuseWithout($candidacy->exam, $question, $section);
 
-        return DB::transaction(function () use ($exam, $user, $faces, $question, $section): string {
-            $this->refuseBeyond($exam, $user, 1);
-            $row = $this->row(exam: $exam, user: $user, faces: $faces);
+        return DB::transaction(function () use ($candidacy, $faces, $question, $section): string {
+            $this->refuseBeyond($candidacy, 1);
+            $row = $this->row(candidacy: $candidacy, faces: $faces);
             DB::table('cards')->insert(['question_id' => $question, 'section' => $section] + $row);
 
             return $row['id'];
@@ -53,19 +53,19 @@ final readonly class Cards
      *
      * @throws Refusal when there would be too many
      */
-    public function takeIn(Exam $exam, User $user, array $cards): CardsTakenInView
+    public function takeIn(Candidacy $candidacy, array $cards): CardsTakenInView
     {
-        return DB::transaction(function () use ($exam, $user, $cards): CardsTakenInView {
+        return DB::transaction(function () use ($candidacy, $cards): CardsTakenInView {
             $known = [];
-            foreach (self::of($exam, $user)->get(['front', 'back']) as $card) {
+            foreach (self::of($candidacy)->get(['front', 'back']) as $card) {
                 $known[self::key((string) $card->front, (string) $card->back)] = true;
             }
             $rows = [];
             foreach ($cards as $faces) {
                 $key = self::key($faces->front, $faces->back);
-                $rows += isset($known[$key]) ? [] : [$key => $this->row(exam: $exam, user: $user, faces: $faces)];
+                $rows += isset($known[$key]) ? [] : [$key => $this->row(candidacy: $candidacy, faces: $faces)];
             }
-            $this->refuseBeyond($exam, $user, count($rows));
+            $this->refuseBeyond($candidacy, count($rows));
             foreach (array_chunk(array_values($rows), 50) as $chunk) {
                 DB::table('cards')->insert($chunk);
             }
@@ -129,9 +129,9 @@ final readonly class Cards
         ];
     }
 
-    private static function of(Exam $exam, User $user): Builder
+    private static function of(Candidacy $candidacy): Builder
     {
-        return DB::table('cards')->where('user_id', $user->id)->where('exam_id', $exam->id);
+        return DB::table('cards')->where($candidacy->key());
     }
 
     private static function key(string $front, string $back): string
@@ -140,15 +140,14 @@ final readonly class Cards
     }
 
     /** @return array{id: string}&array<string, mixed> */
-    private function row(Exam $exam, User $user, CardFaces $faces): array
+    private function row(Candidacy $candidacy, CardFaces $faces): array
     {
         $now = Moment::now($this->clock);
-        $day = Enrolment::of($user->id, $exam->id)->dayOf($now);
+        $day = $candidacy->enrolment()->dayOf($now);
 
         return [
             'id' => strtolower((string) Str::ulid()),
-            'user_id' => $user->id,
-            'exam_id' => $exam->id,
+            ...$candidacy->key(),
             'front' => $faces->front,
             'back' => $faces->back,
             'due_day' => $day,
@@ -158,9 +157,9 @@ final readonly class Cards
     }
 
     /** @throws Refusal */
-    private function refuseBeyond(Exam $exam, User $user, int $new): void
+    private function refuseBeyond(Candidacy $candidacy, int $new): void
     {
-        if (self::of($exam, $user)->count() + $new > self::MOST) {
+        if (self::of($candidacy)->count() + $new > self::MOST) {
             throw Refusal::conflict('too_many_cards', 'An exam can have up to 5,000 cards. Throw some away first.');
         }
     }

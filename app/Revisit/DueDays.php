@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
-use App\Account\User;
-use App\Question\Enrolment;
+use App\Question\Candidacy;
 use App\Question\Exam;
+use App\Question\OwnStandings;
 use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Facades\DB;
 
 /** How many revisits fall on which day. What is retired is asked no more, so it does not come back either. */
 final class DueDays
@@ -19,18 +18,12 @@ final class DueDays
      * @param  int  $today  a count of days
      * @return array<int, int> by day: what is overdue is due today, nothing later than the day before the exam
      */
-    public function of(Exam $exam, User $user, int $today): array
+    public function of(Candidacy $candidacy, int $today): array
     {
-        $examDay = Enrolment::of($user->id, $exam->id)->examDay;
-        $retired = DB::table('questions')
-            ->where('questions.exam_id', $exam->id)
-            ->whereNotNull('retired_at')
-            ->crossJoin('standings')
-            ->whereColumn('standings.question_id', 'questions.id')
-            ->where('standings.user_id', $user->id)
-            ->whereNotNull('due_day');
+        $examDay = $candidacy->enrolment()->examDay;
+        $retired = OwnStandings::ofRetired($candidacy)->whereNotNull('due_day');
         $days = [];
-        foreach ([1 => self::scheduled($exam, $user), -1 => $retired] as $sign => $rows) {
+        foreach ([1 => self::scheduled($candidacy), -1 => $retired] as $sign => $rows) {
             foreach ($rows->groupBy('due_day')->selectRaw('due_day, count(*) as n')->get() as $row) {
                 $day = (int) $row->due_day;
                 $day = $examDay === null ? $day : min($day, $examDay - 1);
@@ -42,11 +35,8 @@ final class DueDays
         return array_filter($days);
     }
 
-    public static function scheduled(Exam $exam, User $user): Builder
+    public static function scheduled(Candidacy $candidacy): Builder
     {
-        return DB::table('standings')
-            ->where('standings.user_id', $user->id)
-            ->where('standings.exam_id', $exam->id)
-            ->whereNotNull('due_day');
+        return OwnStandings::of($candidacy)->whereNotNull('due_day');
     }
 }

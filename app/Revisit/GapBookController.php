@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
-use App\Account\User;
 use App\Http\Contract\Operation;
-use App\Question\Exam;
+use App\Question\Candidacy;
 use App\Sitting\BuiltView;
 use App\Sitting\QuickTest;
-use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Uplandia\Core\Assembly\Filters;
 
@@ -23,22 +21,20 @@ final readonly class GapBookController
     }
 
     #[Operation('Read my gap book', returns: GapBookView::class)]
-    public function index(GapsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function index(GapsRequest $request, Candidacy $candidacy): JsonResponse
     {
         return new JsonResponse($this->gaps->of(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             wanted: $request->wanted(),
             page: $request->integer('page'),
         ));
     }
 
     #[Operation('Print a study sheet of my gaps', returns: GapBookView::class)]
-    public function sheet(GapsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function sheet(GapsRequest $request, Candidacy $candidacy): JsonResponse
     {
         return new JsonResponse($this->gaps->of(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             wanted: $request->wanted(),
             page: $request->integer('page'),
             sheet: true,
@@ -46,12 +42,11 @@ final readonly class GapBookController
     }
 
     #[Operation('Drill my gaps', returns: BuiltView::class, status: 201)]
-    public function drill(GapsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function drill(GapsRequest $request, Candidacy $candidacy): JsonResponse
     {
-        $questions = array_slice($this->gaps->questions($exam, $user, $request->wanted()), 0, self::DRILL);
+        $questions = array_slice($this->gaps->questions($candidacy, $request->wanted()), 0, self::DRILL);
         $sitting = $this->quick->begin(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             filters: new Filters(only: $questions),
             most: count($questions),
             otherwise: 'There is nothing to drill: no such gap, or its questions are asked no more or in a test whose '.

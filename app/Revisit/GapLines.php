@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
-use App\Account\User;
-use App\Question\Exam;
-use App\Question\Syllabus;
+use App\Question\Candidacy;
+use App\Question\OwnStandings;
 use Illuminate\Database\Query\JoinClause;
-use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Revisit\GapState;
 
@@ -16,19 +14,17 @@ use Uplandia\Core\Revisit\GapState;
 final class GapLines
 {
     /** @return list<GapLine> */
-    public function of(Exam $exam, User $user): array
+    public function of(Candidacy $candidacy): array
     {
-        $syllabus = Syllabus::of($exam);
-        $sections = $this->sections($exam, $user);
-        $rows = DB::table('standings')
+        $syllabus = $candidacy->syllabus();
+        $sections = $this->sections($candidacy);
+        $rows = OwnStandings::of($candidacy)
             ->leftJoin(
                 'gap_entries',
                 fn (JoinClause $join): JoinClause => $join
                     ->on('gap_entries.question_id', '=', 'standings.question_id')
-                    ->where('gap_entries.user_id', $user->id),
+                    ->where('gap_entries.user_id', $candidacy->user->id),
             )
-            ->where('standings.user_id', $user->id)
-            ->where('standings.exam_id', $exam->id)
             ->whereNotNull('standings.gap')
             ->orderByDesc('standings.gap_day')
             ->orderByDesc('standings.question_id')
@@ -49,17 +45,15 @@ final class GapLines
     }
 
     /** @return array<int, list<string>> by question */
-    private function sections(Exam $exam, User $user): array
+    private function sections(Candidacy $candidacy): array
     {
-        $rows = DB::table('standings')
+        $rows = OwnStandings::of($candidacy)
             ->join(
                 'question_tags',
                 fn (JoinClause $join): JoinClause => $join
                     ->on('question_tags.question_id', '=', 'standings.question_id')
                     ->where('question_tags.family', Filters::READS),
             )
-            ->where('standings.user_id', $user->id)
-            ->where('standings.exam_id', $exam->id)
             ->whereNotNull('standings.gap')
             ->get(['standings.question_id', 'question_tags.value']);
         $sections = [];

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
-use App\Account\User;
 use App\Clock\Moment;
 use App\Handbook\HandbookSection;
 use App\Library\MetQuestions;
-use App\Question\Enrolment;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
@@ -28,9 +27,9 @@ final readonly class GapReader
     }
 
     /** @param  bool  $sheet  all on one page, to be printed */
-    public function of(Exam $exam, User $user, GapsWanted $wanted, int $page, bool $sheet = false): GapBookView
+    public function of(Candidacy $candidacy, GapsWanted $wanted, int $page, bool $sheet = false): GapBookView
     {
-        $lines = $this->lines->of($exam, $user);
+        $lines = $this->lines->of($candidacy);
         $states = array_count_values(array_map(fn (GapLine $line): string => $line->state->value, $lines));
         $inState = array_filter($lines, fn (GapLine $line): bool => $line->passes(
             new GapsWanted(topic: null, cause: null, section: null, state: $wanted->state),
@@ -41,28 +40,28 @@ final readonly class GapReader
         $page = min($page, $pages);
 
         return new GapBookView(
-            exam: $exam->slug,
-            examName: $exam->name,
+            exam: $candidacy->exam->slug,
+            examName: $candidacy->exam->name,
             open: $states[GapState::Open->value] ?? 0,
             closing: $states[GapState::Closing->value] ?? 0,
             closed: $states[GapState::Closed->value] ?? 0,
-            topics: self::topics($exam, $inState),
+            topics: self::topics($candidacy->exam, $inState),
             causes: self::causes($inState),
-            reading: self::reading($exam, $inState),
+            reading: self::reading($candidacy->exam, $inState),
             total: count($passing),
             page: $page,
             pages: $pages,
-            gaps: $this->gaps($exam, $user, array_slice($passing, ($page - 1) * $each, $each)),
+            gaps: $this->gaps($candidacy, array_slice($passing, ($page - 1) * $each, $each)),
         );
     }
 
     /** @return list<int> questions that pass, those that have waited longest first */
-    public function questions(Exam $exam, User $user, GapsWanted $wanted): array
+    public function questions(Candidacy $candidacy, GapsWanted $wanted): array
     {
         return array_map(
             fn (GapLine $line): int => $line->question,
             array_reverse(array_values(array_filter(
-                $this->lines->of($exam, $user),
+                $this->lines->of($candidacy),
                 fn (GapLine $line): bool => $line->passes($wanted),
             ))),
         );
@@ -72,10 +71,10 @@ final readonly class GapReader
      * @param  list<GapLine>  $lines
      * @return list<GapView>
      */
-    private function gaps(Exam $exam, User $user, array $lines): array
+    private function gaps(Candidacy $candidacy, array $lines): array
     {
-        $examDay = Enrolment::of($user->id, $exam->id)->examDay;
-        $met = $this->questions->of($exam, $user, array_map(fn (GapLine $line): int => $line->question, $lines));
+        $examDay = $candidacy->enrolment()->examDay;
+        $met = $this->questions->of($candidacy, array_map(fn (GapLine $line): int => $line->question, $lines));
 
         return array_map(
             function (GapLine $line) use ($met, $examDay): GapView {

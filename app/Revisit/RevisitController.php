@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
-use App\Account\User;
 use App\Clock\Moment;
 use App\Http\Contract\Operation;
 use App\Http\Refusal;
+use App\Question\Candidacy;
 use App\Question\Enrolment;
-use App\Question\Exam;
 use App\Sitting\BuiltView;
 use App\Sitting\QuickTest;
-use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
@@ -30,23 +28,21 @@ final readonly class RevisitController
     }
 
     #[Operation('List revisits', returns: RevisitsView::class)]
-    public function index(RevisitsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function index(RevisitsRequest $request, Candidacy $candidacy): JsonResponse
     {
         return new JsonResponse($this->reader->of(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             show: RevisitsShown::from($request->string('show')->value()),
             page: $request->integer('page'),
         ));
     }
 
     #[Operation('Begin a session of revisits', returns: BuiltView::class, status: 201)]
-    public function begin(SessionRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function begin(SessionRequest $request, Candidacy $candidacy): JsonResponse
     {
-        $due = $this->reader->due($exam, $user, $request->integer('count'));
+        $due = $this->reader->due($candidacy, $request->integer('count'));
         $sitting = $this->quick->begin(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             filters: new Filters(only: $due),
             most: count($due),
             otherwise: 'Nothing is due to revisit just now.',
@@ -57,11 +53,10 @@ final readonly class RevisitController
     }
 
     #[Operation('Say when a question comes back')]
-    public function say(RevisitWordRequest $request, Exam $exam, int $question, #[CurrentUser] User $user): Response
+    public function say(RevisitWordRequest $request, Candidacy $candidacy, int $question): Response
     {
         $met = DB::table('standings')
-            ->where('user_id', $user->id)
-            ->where('exam_id', $exam->id)
+            ->where($candidacy->key())
             ->where('question_id', $question)
             ->whereNotNull('outcome')
             ->exists();
@@ -70,21 +65,21 @@ final readonly class RevisitController
         }
         $now = Moment::now($this->clock);
         $days = $request->input('days') === null ? null : $request->integer('days');
-        DB::transaction(function () use ($request, $exam, $user, $question, $now, $days): void {
+        DB::transaction(function () use ($request, $candidacy, $question, $now, $days): void {
             DB::table('revisit_words')->upsert(
                 [
-                    'user_id' => $user->id,
+                    'user_id' => $candidacy->user->id,
                     'question_id' => $question,
-                    'exam_id' => $exam->id,
+                    'exam_id' => $candidacy->exam->id,
                     'suspended' => $request->boolean('suspended'),
                     'until_day' => $days === null
                         ? null
-                        : Enrolment::of($user->id, $exam->id)->dayOf($now) + $days,
+                        : Enrolment::of($candidacy->user->id, $candidacy->exam->id)->dayOf($now) + $days,
                     'said_ms' => $now,
                 ],
                 ['user_id', 'question_id'],
             );
-            $this->standings->renew($user->id, $exam->id, [$question]);
+            $this->standings->renew($candidacy->user->id, $candidacy->exam->id, [$question]);
         });
 
         return response()->noContent();

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
-use App\Account\User;
 use App\Clock\Moment;
 use App\Library\MetQuestions;
-use App\Question\Enrolment;
-use App\Question\Exam;
+use App\Question\Candidacy;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
@@ -29,12 +27,12 @@ final readonly class RevisitReader
     ) {
     }
 
-    public function of(Exam $exam, User $user, RevisitsShown $show, int $page): RevisitsView
+    public function of(Candidacy $candidacy, RevisitsShown $show, int $page): RevisitsView
     {
-        $enrolment = Enrolment::of($user->id, $exam->id);
+        $enrolment = $candidacy->enrolment();
         $today = $enrolment->dayOf(Moment::now($this->clock));
-        $byDay = $this->days->of($exam, $user, $today);
-        $suspended = $this->suspended($exam, $user)->count();
+        $byDay = $this->days->of($candidacy, $today);
+        $suspended = $this->suspended($candidacy)->count();
         $due = $byDay[$today] ?? 0;
         $coming = array_sum($byDay) - $due;
         $total = match ($show) {
@@ -52,8 +50,8 @@ final readonly class RevisitReader
         }
 
         return new RevisitsView(
-            exam: $exam->slug,
-            examName: $exam->name,
+            exam: $candidacy->exam->slug,
+            examName: $candidacy->exam->name,
             today: Moment::date($today),
             examDate: $enrolment->examDate(),
             due: $due,
@@ -68,18 +66,17 @@ final readonly class RevisitReader
             page: $page,
             pages: $pages,
             revisits: $this->revisits(
-                exam: $exam,
-                user: $user,
-                questions: $this->page(exam: $exam, user: $user, show: $show, page: $page),
+                candidacy: $candidacy,
+                questions: $this->page(candidacy: $candidacy, show: $show, page: $page),
             ),
         );
     }
 
     /** @return list<int> questions that are due, the longest first */
-    public function due(Exam $exam, User $user, int $most): array
+    public function due(Candidacy $candidacy, int $most): array
     {
         return self::ids(
-            $this->live($this->shown($exam, $user, RevisitsShown::Due))
+            $this->live($this->shown($candidacy, RevisitsShown::Due))
                 ->orderBy('due_day')
                 ->orderBy('standings.question_id')
                 ->limit($most),
@@ -87,11 +84,11 @@ final readonly class RevisitReader
     }
 
     /** @return list<int> */
-    private function page(Exam $exam, User $user, RevisitsShown $show, int $page): array
+    private function page(Candidacy $candidacy, RevisitsShown $show, int $page): array
     {
         $rows = $show === RevisitsShown::Suspended
-            ? $this->suspended($exam, $user)->orderByDesc('said_ms')
-            : $this->live($this->shown($exam, $user, $show))->orderBy('due_day');
+            ? $this->suspended($candidacy)->orderByDesc('said_ms')
+            : $this->live($this->shown($candidacy, $show))->orderBy('due_day');
 
         return self::ids($rows->orderBy('standings.question_id')->offset(($page - 1) * self::PAGE)->limit(self::PAGE));
     }
@@ -104,11 +101,11 @@ final readonly class RevisitReader
             ->all());
     }
 
-    private function shown(Exam $exam, User $user, RevisitsShown $show): Builder
+    private function shown(Candidacy $candidacy, RevisitsShown $show): Builder
     {
-        $enrolment = Enrolment::of($user->id, $exam->id);
+        $enrolment = $candidacy->enrolment();
         $today = $enrolment->dayOf(Moment::now($this->clock));
-        $rows = DueDays::scheduled($exam, $user);
+        $rows = DueDays::scheduled($candidacy);
         if ($enrolment->allIsDueOn($today)) {
             return $show === RevisitsShown::Due ? $rows : $rows->whereRaw('false');
         }
@@ -123,7 +120,7 @@ final readonly class RevisitReader
             ->whereNull('questions.retired_at');
     }
 
-    private function suspended(Exam $exam, User $user): Builder
+    private function suspended(Candidacy $candidacy): Builder
     {
         return DB::table('revisit_words')
             ->join(
@@ -132,8 +129,8 @@ final readonly class RevisitReader
                     ->on('standings.question_id', '=', 'revisit_words.question_id')
                     ->on('standings.user_id', '=', 'revisit_words.user_id'),
             )
-            ->where('revisit_words.user_id', $user->id)
-            ->where('revisit_words.exam_id', $exam->id)
+            ->where('revisit_words.user_id', $candidacy->user->id)
+            ->where('revisit_words.exam_id', $candidacy->exam->id)
             ->where('suspended', true)
             ->whereNotNull('standings.outcome');
     }
@@ -142,11 +139,11 @@ final readonly class RevisitReader
      * @param  list<int>  $questions
      * @return list<RevisitView>
      */
-    private function revisits(Exam $exam, User $user, array $questions): array
+    private function revisits(Candidacy $candidacy, array $questions): array
     {
-        $enrolment = Enrolment::of($user->id, $exam->id);
+        $enrolment = $candidacy->enrolment();
         $today = $enrolment->dayOf(Moment::now($this->clock));
-        $met = $this->questions->of($exam, $user, $questions);
+        $met = $this->questions->of($candidacy, $questions);
 
         return array_map(
             fn (int $question): RevisitView => new RevisitView(

@@ -11,8 +11,8 @@ use App\Assembly\Rehearsals;
 use App\Assembly\SavedRecipe;
 use App\Assembly\TestBuilder;
 use App\Http\Refusal;
+use App\Question\Candidacy;
 use App\Question\Exam;
-use App\Question\Syllabus;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Mode;
@@ -49,7 +49,7 @@ final readonly class Again
 
         return DB::transaction(
             fn (): Sitting => Sitting::ready(
-                $this->builder->build(exam: $exam, user: $user, recipe: $kept->recipe(), name: $kept->name),
+                $this->builder->build(new Candidacy($user, $exam), recipe: $kept->recipe(), name: $kept->name),
                 $user,
             ),
         );
@@ -79,7 +79,7 @@ final readonly class Again
         $test = $sitting->test;
         if ($test->of_exam && $test->paper_id === null) {
             return Sitting::ready(
-                $this->rehearsals->build(exam: $test->exam, user: $sitting->user, section: $test->section),
+                $this->rehearsals->build($sitting->candidacy(), section: $test->section),
                 $sitting->user,
             );
         }
@@ -109,7 +109,7 @@ final readonly class Again
         $exam = $sitting->test->exam;
         $filters = new Filters(only: array_map(intval(...), array_values($wrong)));
         $selection = $this->bank
-            ->selection(exam: $exam, user: $sitting->user, filters: $filters, syllabus: Syllabus::of($exam))
+            ->selection(candidacy: $sitting->candidacy(), filters: $filters)
             ->without($this->running->heldBack($sitting->user));
         $recipe = new Recipe(
             filters: $filters,
@@ -119,8 +119,7 @@ final readonly class Again
 
         return Sitting::ready(
             $this->builder->build(
-                exam: $exam,
-                user: $sitting->user,
+                candidacy: $sitting->candidacy(),
                 recipe: $recipe,
                 name: mb_substr($sitting->name, 0, 100).', missed',
             ),

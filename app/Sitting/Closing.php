@@ -116,24 +116,19 @@ final readonly class Closing
         return Recorder::refusedOf($events, $this->desk->state($sitting, $now), $refused);
     }
 
+    /** Whether its clock came to its end, if it ran on. Nothing is read for it. */
+    public function isOverdue(Sitting $sitting): bool
+    {
+        return $sitting->status === Stage::Open
+            && $sitting->deadline_ms !== null
+            && $sitting->deadline_ms + Fold::GRACE_MS < $this->desk->nowFor($sitting);
+    }
+
     /** Whether time has run out, though nobody was there to hand in. Writes nothing. */
     public function isOver(Sitting $sitting): bool
     {
-        $now = $this->desk->nowFor($sitting);
-        if ($sitting->status !== Stage::Open || $sitting->deadline_ms === null) {
-            return false;
-        }
-
-        return $sitting->deadline_ms + Fold::GRACE_MS < $now && $this->stateOfAbsent($sitting, $now)->byClock;
-    }
-
-    /**
-     * Whether it is over and a device may still hold answers that were made in time: one that went on with it and has
-     * not said that it left.
-     */
-    public function waits(Sitting $sitting): bool
-    {
-        return self::isHeld($sitting) && $this->isOver($sitting);
+        return $this->isOverdue($sitting)
+            && $this->stateOfAbsent($sitting, $this->desk->nowFor($sitting))->byClock;
     }
 
     /**
@@ -204,7 +199,8 @@ final readonly class Closing
             : Refusal::conflict('to_be_closed', 'Time ran out. This sitting has to be closed before its result is told.');
     }
 
-    private static function isHeld(Sitting $sitting): bool
+    /** Whether a device may still hold answers: one that went on with it and has not said that it left. */
+    public static function isHeld(Sitting $sitting): bool
     {
         return $sitting->pen !== null || $sitting->packed_by !== null;
     }
@@ -214,7 +210,13 @@ final readonly class Closing
     {
         $events = new SittingEvents($sitting);
         $folding = $events->folding($sitting->terms());
-        $lost = $this->desk->lostContact(sitting: $sitting, awake: Awake::unknown(), now: $now, folding: $folding);
+        $lost = $this->desk->lostContact(
+            sitting: $sitting,
+            awake: Awake::unknown(),
+            now: $now,
+            folding: $folding,
+            stored: $events,
+        );
 
         return ($lost === [] ? $folding : $events->whole($sitting->terms(), $lost))->at($now);
     }

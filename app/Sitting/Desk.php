@@ -87,16 +87,22 @@ final readonly class Desk
      * still counts, though the device is back only now.
      *
      * @param  Folding  $folding  of all that is stored
+     * @param  SittingEvents|null  $stored  where they have been read already
      * @return list<Event> none: contact was not lost, or nothing follows from it
      */
-    public function lostContact(Sitting $sitting, Awake $awake, int $now, Folding $folding): array
-    {
+    public function lostContact(
+        Sitting $sitting,
+        Awake $awake,
+        int $now,
+        Folding $folding,
+        ?SittingEvents $stored = null,
+    ): array {
         if ($sitting->contact_ms === null) {
             return [];
         }
         $pauses = $this->pauses(sitting: $sitting, awake: $awake, now: $now, folding: $folding);
         if ($pauses !== []) {
-            $folding = (new SittingEvents($sitting))->whole($sitting->terms(), $pauses);
+            $folding = ($stored ?? new SittingEvents($sitting))->whole($sitting->terms(), $pauses);
         }
 
         $waited = $this->waited(sitting: $sitting, awake: $awake, now: $now, state: $folding->at($now));

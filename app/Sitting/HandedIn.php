@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
+use App\Question\Candidacy;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** Sittings that are handed in and have not been deleted. */
 final class HandedIn
 {
-    public static function of(int $user, int $exam): Builder
+    public static function of(Candidacy $candidacy): Builder
     {
         return self::only(DB::table('sittings'))
-            ->where('sittings.user_id', $user)
-            ->where('sittings.exam_id', $exam);
+            ->where('sittings.user_id', $candidacy->user->id)
+            ->where('sittings.exam_id', $candidacy->exam->id);
     }
 
     /** @param  Builder  $rows  of sittings, or beside them */

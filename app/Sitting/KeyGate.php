@@ -6,6 +6,7 @@ namespace App\Sitting;
 
 use App\Assembly\TestItems;
 use App\Http\Refusal;
+use Illuminate\Support\LazyCollection;
 
 /**
  * The one gate before keys, reasons and verdicts: every route that tells any goes through it. While a sitting of this
@@ -14,6 +15,9 @@ use App\Http\Refusal;
  */
 final readonly class KeyGate
 {
+    /** Sittings whose questions are read with one statement. */
+    private const AT_ONCE = 200;
+
     public function __construct(
         private RunningSittings $running,
         private Exposures $exposures,
@@ -91,9 +95,13 @@ final readonly class KeyGate
     {
         $held = $this->running->questions($user);
         $withheld = [];
-        foreach ($held === [] ? [] : $sittings as $sitting) {
-            if ($sitting->isHandedIn() && $this->untoldOf($sitting, $held) !== []) {
-                $withheld[$sitting->id] = true;
+        foreach ($held === [] ? [] : LazyCollection::make($sittings)->chunk(self::AT_ONCE) as $some) {
+            $tests = array_unique(array_map(fn (Sitting $sitting): string => $sitting->test_id, $some->all()));
+            $asked = $this->items->questionsOf(array_values($tests));
+            foreach ($some->filter(fn (Sitting $sitting): bool => $sitting->isHandedIn()) as $sitting) {
+                if (self::untoldAmong($sitting, $asked[$sitting->test_id] ?? [], $held) !== []) {
+                    $withheld[$sitting->id] = true;
+                }
             }
         }
 
@@ -122,8 +130,18 @@ final readonly class KeyGate
      */
     private function untoldOf(Sitting $sitting, array $held): array
     {
+        return $held === [] ? [] : self::untoldAmong($sitting, $this->items->questions($sitting->test_id), $held);
+    }
+
+    /**
+     * @param  array<int, int>  $asked  question by position
+     * @param  array<int, RunningSitting>  $held  by question
+     * @return array<int, RunningSitting> by position
+     */
+    private static function untoldAmong(Sitting $sitting, array $asked, array $held): array
+    {
         $untold = [];
-        foreach ($held === [] ? [] : $this->items->questions($sitting->test_id) as $position => $question) {
+        foreach ($asked as $position => $question) {
             if (isset($held[$question]) && $held[$question]->began < (int) $sitting->ended_ms) {
                 $untold[$position] = $held[$question];
             }

@@ -6,6 +6,7 @@ namespace App\Sitting;
 
 use App\Account\User;
 use App\Clock\Moment;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use Brick\Math\BigRational;
 use Illuminate\Database\Eloquent\Builder;
@@ -22,9 +23,9 @@ final readonly class MyTests
     {
     }
 
-    public function page(Exam $exam, User $user, TestsRequest $wanted): TestsView
+    public function page(Candidacy $candidacy, TestsRequest $wanted): TestsView
     {
-        $all = Sitting::query()->where('user_id', $user->id)->where('exam_id', $exam->id);
+        $all = Sitting::query()->where($candidacy->key());
         $found = self::narrowed(clone $all, $wanted);
         $total = (clone $found)->count();
         $pages = max(1, intdiv($total + self::AT_ONCE - 1, self::AT_ONCE));
@@ -36,8 +37,8 @@ final readonly class MyTests
             ->orderBy('id', $wanted->boolean('down', true) ? 'desc' : 'asc')
             ->forPage($page, self::AT_ONCE)
             ->get();
-        $withheld = $this->gate->withheld($user->id, $lines);
-        $shared = $this->shared($user, array_values($lines->pluck('test_id')->unique()->all()));
+        $withheld = $this->gate->withheld($candidacy->user->id, $lines);
+        $shared = $this->shared($candidacy->user, array_values($lines->pluck('test_id')->unique()->all()));
 
         return new TestsView(
             total: $total,
@@ -60,8 +61,7 @@ final readonly class MyTests
                 ),
                 array_values(
                     Sitting::onlyTrashed()
-                        ->where('user_id', $user->id)
-                        ->where('exam_id', $exam->id)
+                        ->where($candidacy->key())
                         ->latest('deleted_at')
                         ->limit(self::AT_ONCE)
                         ->get()
@@ -102,14 +102,16 @@ final readonly class MyTests
                 ? null
                 : Shown::percent(BigRational::of((string) $sitting->marks)->dividedBy($possible));
 
+        $isOver = $this->closing->isOver($sitting);
+
         return new TestLineView(
             id: $sitting->id,
             name: $sitting->name,
             mode: $sitting->mode,
             onPaper: $sitting->on_paper,
             state: $sitting->status,
-            timeUp: $this->closing->isOver($sitting),
-            waits: $this->closing->waits($sitting),
+            timeUp: $isOver,
+            waits: $isOver && Closing::isHeld($sitting),
             questions: $sitting->questions,
             answered: $sitting->answered,
             share: $share,

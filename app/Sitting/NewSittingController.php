@@ -13,7 +13,7 @@ use App\Assembly\SavedRecipe;
 use App\Assembly\TestBuilder;
 use App\Http\Contract\Operation;
 use App\Http\Refusal;
-use App\Question\Exam;
+use App\Question\Candidacy;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -35,13 +35,13 @@ final readonly class NewSittingController
     }
 
     #[Operation('Build a test', returns: BuiltView::class, status: 201)]
-    public function build(RecipeRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function build(RecipeRequest $request, Candidacy $candidacy): JsonResponse
     {
         $recipe = $request->recipe();
         $sitting = DB::transaction(
             fn (): Sitting => Sitting::ready(
-                $this->builder->build(exam: $exam, user: $user, recipe: $recipe, name: $request->name()),
-                $user,
+                $this->builder->build(candidacy: $candidacy, recipe: $recipe, name: $request->name()),
+                $candidacy->user,
             ),
         );
 
@@ -49,31 +49,27 @@ final readonly class NewSittingController
     }
 
     #[Operation('Sit a fixed paper', returns: BuiltView::class, status: 201)]
-    public function paper(
-        OneSectionRequest $request,
-        Exam $exam,
-        string $paper,
-        #[CurrentUser] User $user,
-    ): JsonResponse {
+    public function paper(OneSectionRequest $request, Candidacy $candidacy, string $paper): JsonResponse
+    {
         $found =
-            Paper::query()->with('exam')->where('exam_id', $exam->id)->where('code', $paper)->first() ??
+            Paper::query()->with('exam')->where('exam_id', $candidacy->exam->id)->where('code', $paper)->first() ??
             throw Refusal::notFound();
 
-        return self::built(Sitting::ready($this->papers->of($found, $request->section()), $user));
+        return self::built(Sitting::ready($this->papers->of($found, $request->section()), $candidacy->user));
     }
 
     #[Operation('Rehearse the exam', returns: BuiltView::class, status: 201)]
-    public function rehearsal(OneSectionRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function rehearsal(OneSectionRequest $request, Candidacy $candidacy): JsonResponse
     {
-        $test = $this->rehearsals->build(exam: $exam, user: $user, section: $request->section());
+        $test = $this->rehearsals->build(candidacy: $candidacy, section: $request->section());
 
-        return self::built(Sitting::ready($test, $user));
+        return self::built(Sitting::ready($test, $candidacy->user));
     }
 
     #[Operation('Sit a test of a series', returns: BuiltView::class, status: 201)]
-    public function series(Exam $exam, string $series, string $test, #[CurrentUser] User $user): JsonResponse
+    public function series(Candidacy $candidacy, string $series, string $test): JsonResponse
     {
-        return self::built($this->attempts->next(exam: $exam, user: $user, series: $series, test: $test));
+        return self::built($this->attempts->next($candidacy, series: $series, test: $test));
     }
 
     #[Operation('Run a recipe again', returns: BuiltView::class, status: 201)]

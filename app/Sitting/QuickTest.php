@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
-use App\Account\User;
 use App\Assembly\Planner;
 use App\Assembly\TestBuilder;
 use App\Http\Refusal;
-use App\Question\Exam;
-use App\Question\Syllabus;
+use App\Question\Candidacy;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Mode;
@@ -29,14 +27,13 @@ final readonly class QuickTest
      * @throws Refusal when nothing passes
      */
     public function begin(
-        Exam $exam,
-        User $user,
+        Candidacy $candidacy,
         Filters $filters,
         int $most,
         string $otherwise,
         ?string $name = null,
     ): Sitting {
-        $count = $this->count(exam: $exam, user: $user, filters: $filters, most: $most);
+        $count = $this->count(candidacy: $candidacy, filters: $filters, most: $most);
 
         if ($count < 1) {
             throw Refusal::unmet('too_few', $otherwise);
@@ -44,24 +41,21 @@ final readonly class QuickTest
 
         return DB::transaction(fn (): Sitting => Sitting::ready(
             $this->builder->build(
-                exam: $exam,
-                user: $user,
+                candidacy: $candidacy,
                 recipe: self::recipe($filters, $count),
                 name: $name,
             ),
-            $user,
+            $candidacy->user,
         ));
     }
 
     /** How many questions it would have; 0: nothing passes. */
-    public function count(Exam $exam, User $user, Filters $filters, int $most): int
+    public function count(Candidacy $candidacy, Filters $filters, int $most): int
     {
         // Where nothing is picked, none is wanted; a filter would take that for all.
         return $most < 1 ? 0 : $this->planner->plan(
-            exam: $exam,
-            user: $user,
-            recipe: self::recipe($filters, $most),
-            syllabus: Syllabus::of($exam),
+            $candidacy,
+            self::recipe($filters, $most),
         )->nearest($most);
     }
 

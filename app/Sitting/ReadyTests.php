@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
-use App\Account\User;
 use App\Assembly\ExamSectionView;
 use App\Assembly\PaperView;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -20,28 +20,28 @@ final readonly class ReadyTests
     {
     }
 
-    public function of(Exam $exam, User $user): ReadyView
+    public function of(Candidacy $candidacy): ReadyView
     {
-        $blueprint = $exam->hasBlueprint() ? $exam->blueprint() : null;
+        $blueprint = $candidacy->exam->hasBlueprint() ? $candidacy->exam->blueprint() : null;
 
         return new ReadyView(
-            exam: $exam->slug,
-            examName: $exam->name,
+            exam: $candidacy->exam->slug,
+            examName: $candidacy->exam->name,
             minutes: $blueprint->minutes ?? 0,
             questions: $blueprint?->questions() ?? 0,
-            extraTime: $user->extra_time,
+            extraTime: $candidacy->user->extra_time,
             sections: $blueprint === null ? [] : ExamSectionView::allOf($blueprint),
-            papers: $this->papers($exam, $user),
-            series: $this->series($exam, $user),
+            papers: $this->papers($candidacy),
+            series: $this->series($candidacy),
         );
     }
 
     /** @return list<SeriesView> */
-    private function series(Exam $exam, User $user): array
+    private function series(Candidacy $candidacy): array
     {
         $rows = DB::table('series_tests')
             ->join('series', 'series.id', '=', 'series_tests.series_id')
-            ->where('series.exam_id', $exam->id)
+            ->where('series.exam_id', $candidacy->exam->id)
             ->orderBy('series.position')
             ->orderBy('series_tests.position')
             ->select(['series.code as series', 'series.title as of', 'series.about', 'series_tests.*'])
@@ -50,7 +50,7 @@ final readonly class ReadyTests
                 'questions',
             )
             ->get();
-        $attempts = $this->attempts->of($user);
+        $attempts = $this->attempts->of($candidacy->user);
         $views = [];
         foreach ($rows->groupBy('series') as $code => $tests) {
             $first = $tests->firstOrFail();
@@ -85,7 +85,7 @@ final readonly class ReadyTests
     }
 
     /** @return list<PaperView> */
-    private function papers(Exam $exam, User $user): array
+    private function papers(Candidacy $candidacy): array
     {
         $papers = DB::table('papers')
             ->join('paper_items', 'paper_items.paper_id', '=', 'papers.id')
@@ -93,10 +93,10 @@ final readonly class ReadyTests
                 'standings',
                 fn ($join) => $join
                     ->on('standings.question_id', '=', 'paper_items.question_id')
-                    ->where('standings.user_id', $user->id)
+                    ->where('standings.user_id', $candidacy->user->id)
                     ->whereNotNull('standings.outcome'),
             )
-            ->where('papers.exam_id', $exam->id)
+            ->where('papers.exam_id', $candidacy->exam->id)
             ->groupBy('papers.code', 'papers.title')
             ->orderBy('papers.code')
             ->selectRaw('papers.code, papers.title, count(*) as questions, count(standings.question_id) as met')
@@ -107,7 +107,7 @@ final readonly class ReadyTests
                 code: (string) $row->code,
                 title: (string) $row->title,
                 questions: (int) $row->questions,
-                minutes: $exam->blueprint()->minutes,
+                minutes: $candidacy->exam->blueprint()->minutes,
                 met: (int) $row->met,
             );
         }

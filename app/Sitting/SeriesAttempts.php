@@ -7,7 +7,7 @@ namespace App\Sitting;
 use App\Account\User;
 use App\Assembly\SeriesTests;
 use App\Http\Refusal;
-use App\Question\Exam;
+use App\Question\Candidacy;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -26,23 +26,23 @@ final readonly class SeriesAttempts
      *
      * @throws Refusal when there is no such test, or all attempts are used
      */
-    public function next(Exam $exam, User $user, string $series, string $test): Sitting
+    public function next(Candidacy $candidacy, string $series, string $test): Sitting
     {
-        return DB::transaction(function () use ($exam, $user, $series, $test): Sitting {
-            $row = $this->tests->row($exam, $series, $test) ?? throw Refusal::notFound();
+        return DB::transaction(function () use ($candidacy, $series, $test): Sitting {
+            $row = $this->tests->row($candidacy->exam, $series, $test) ?? throw Refusal::notFound();
             $waiting = Sitting::query()
                 ->where('status', Stage::NotStarted)
-                ->whereIn('id', self::made($user, (int) $row->id)->select('sitting_id'))
+                ->whereIn('id', self::made($candidacy->user, (int) $row->id)->select('sitting_id'))
                 ->first();
             if ($waiting !== null) {
                 return $waiting;
             }
-            $this->refuseBeyond($row, $user);
-            $sitting = Sitting::ready($this->tests->of($exam, $row), $user);
+            $this->refuseBeyond($row, $candidacy->user);
+            $sitting = Sitting::ready($this->tests->of($candidacy->exam, $row), $candidacy->user);
             DB::table('series_attempts')->insert([
                 'series_test_id' => $row->id,
-                'user_id' => $user->id,
-                'number' => 1 + (int) self::made($user, (int) $row->id)->max('number'),
+                'user_id' => $candidacy->user->id,
+                'number' => 1 + (int) self::made($candidacy->user, (int) $row->id)->max('number'),
                 'sitting_id' => $sitting->id,
             ]);
 

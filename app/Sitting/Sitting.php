@@ -6,6 +6,7 @@ namespace App\Sitting;
 
 use App\Account\User;
 use App\Assembly\Test;
+use App\Question\Candidacy;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -57,6 +58,9 @@ final class Sitting extends Model
 {
     use HasUlids;
     use SoftDeletes;
+
+    /** @var array{string, Terms}|null as kept and as read: a save asks for them six times, and reads them once */
+    private ?array $termsRead = null;
 
     protected $fillable = [
         'user_id',
@@ -110,6 +114,11 @@ final class Sitting extends Model
 
     protected $attributes = ['revision' => 0, 'events' => 0, 'last_seq' => 0, 'bytes' => 0];
 
+    public function candidacy(): Candidacy
+    {
+        return new Candidacy($this->user, $this->test->exam);
+    }
+
     /** @return BelongsTo<Test, $this> */
     public function test(): BelongsTo
     {
@@ -129,7 +138,7 @@ final class Sitting extends Model
 
     public function hasBegun(): bool
     {
-        return $this->terms !== null;
+        return $this->termsAsKept() !== null;
     }
 
     /**
@@ -137,9 +146,22 @@ final class Sitting extends Model
      */
     public function terms(): Terms
     {
-        return $this->terms === null
-            ? TestTerms::of($this->test, $this->user, $this->on_paper)
-            : Terms::fromArray($this->terms);
+        $kept = $this->termsAsKept();
+        if ($kept === null) {
+            return TestTerms::of($this->test, $this->user, $this->on_paper);
+        }
+        if ($this->termsRead === null || $this->termsRead[0] !== $kept) {
+            $this->termsRead = [$kept, Terms::fromArray((array) $this->terms)];
+        }
+
+        return $this->termsRead[1];
+    }
+
+    private function termsAsKept(): ?string
+    {
+        $kept = $this->attributes['terms'] ?? null;
+
+        return is_string($kept) ? $kept : null;
     }
 
     /** @return list<int> of the questions that are known: an adaptive test asks for them one by one */

@@ -36,6 +36,9 @@ final class SittingEvents
 
     private int $since = 0;
 
+    /** @var list<Event>|null all that is stored, where it had to be read whole; null: not read, or more was stored */
+    private ?array $whole = null;
+
     public function __construct(private readonly Sitting $sitting)
     {
     }
@@ -73,13 +76,16 @@ final class SittingEvents
     /** @return list<Event> */
     private function all(): array
     {
+        if ($this->whole !== null) {
+            return $this->whole;
+        }
         $events = [];
         foreach ($this->stored()->cursor() as $row) {
             $events[] = $this->event($row);
             $this->upTo = (int) $row->id;
         }
 
-        return $events;
+        return $this->whole = $events;
     }
 
     /**
@@ -154,6 +160,7 @@ final class SittingEvents
     /** @param  list<Event>  $events  fresh ones, counted already */
     public function insert(array $events): void
     {
+        $this->whole = null;
         foreach (array_chunk($events, 100) as $chunk) {
             DB::table('sitting_events')->insert(array_map($this->row(...), $chunk));
         }

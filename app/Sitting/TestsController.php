@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
-use App\Account\User;
 use App\Http\Contract\Operation;
-use App\Question\Exam;
-use Illuminate\Container\Attributes\CurrentUser;
+use App\Question\Candidacy;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 
@@ -24,18 +22,18 @@ final readonly class TestsController
     }
 
     #[Operation('My tests', returns: TestsView::class)]
-    public function index(TestsRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function index(TestsRequest $request, Candidacy $candidacy): JsonResponse
     {
-        $this->closing->closeAllOver($user);
-        $this->deleting->purge($user);
+        $this->closing->closeAllOver($candidacy->user);
+        $this->deleting->purge($candidacy->user);
 
-        return new JsonResponse($this->tests->page($exam, $user, $request));
+        return new JsonResponse($this->tests->page($candidacy, $request));
     }
 
     #[Operation('What is ready to be sat', returns: ReadyView::class)]
-    public function ready(Exam $exam, #[CurrentUser] User $user, ReadyTests $ready): JsonResponse
+    public function ready(Candidacy $candidacy, ReadyTests $ready): JsonResponse
     {
-        return new JsonResponse($ready->of($exam, $user));
+        return new JsonResponse($ready->of($candidacy));
     }
 
     #[Operation('Rename a sitting')]

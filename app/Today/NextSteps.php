@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace App\Today;
 
-use App\Account\User;
 use App\Clock\Moment;
 use App\Handbook\HandbookSection;
 use App\Progress\KeptEstimates;
 use App\Progress\Standing;
+use App\Question\Candidacy;
 use App\Question\Exam;
-use App\Question\Syllabus;
+use App\Question\OwnStandings;
 use App\Sitting\HandedIn;
-use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Shown;
 
@@ -45,16 +44,17 @@ final readonly class NextSteps
     /**
      * @param  Kept  $kept
      * @param  int|null  $daysToGo  null: no date is set
+     * @param  int|null  $lastMs  when something was last handed in; null: nothing ever was
      * @return list<StepView> the most useful first
      */
-    public function of(Exam $exam, User $user, array $kept, QuickView $quick, ?int $daysToGo): array
+    public function of(Candidacy $candidacy, array $kept, QuickView $quick, ?int $daysToGo, ?int $lastMs): array
     {
         if ($daysToGo === 0) {
             return self::onTheDay($quick);
         }
         $steps = [];
         if ($quick->due > 0) {
-            $away = $this->daysAway($exam, $user);
+            $away = $lastMs === null ? 0 : intdiv(Moment::now($this->clock) - $lastMs, Moment::MS_PER_DAY);
             $steps[] = new StepView(
                 kind: StepKind::Due,
                 sentence: Shown::count($quick->due, 'question is due', 'questions are due').' to revisit',
@@ -64,7 +64,7 @@ final readonly class NextSteps
             );
         }
         $stands = $kept['stands'];
-        $syllabus = Syllabus::of($exam);
+        $syllabus = $candidacy->syllabus();
         $dearest = self::dearest($stands['topics']);
         if ($dearest !== null) {
             $steps[] = new StepView(
@@ -72,10 +72,10 @@ final readonly class NextSteps
                 sentence: "{$syllabus->named($dearest['code'])->name} first, in a test of your weak spots",
                 reason: sprintf('It is worth %.1F points of the exam.', $dearest['stake']),
             );
-            $steps = [...$steps, ...$this->reading($exam, $user, $dearest['code'])];
+            $steps = [...$steps, ...$this->reading($candidacy, $dearest['code'])];
         }
         if ($daysToGo !== null && $daysToGo > self::REST && $daysToGo <= self::REHEARSE_WITHIN && $quick->rehearsal > 0
-            && ! $this->rehearsed($exam, $user)) {
+            && ! $this->rehearsed($candidacy)) {
             array_unshift($steps, new StepView(
                 kind: StepKind::Rehearse,
                 sentence: 'Rehearse the whole exam',
@@ -125,14 +125,6 @@ final readonly class NextSteps
             ];
     }
 
-    /** Full days since something was handed in; 0: nothing ever was. */
-    private function daysAway(Exam $exam, User $user): int
-    {
-        $last = HandedIn::of($user->id, $exam->id)->max('ended_ms');
-
-        return is_numeric($last) ? intdiv(Moment::now($this->clock) - (int) $last, Moment::MS_PER_DAY) : 0;
-    }
-
     /**
      * @param  list<TopicStands>  $topics
      * @return TopicStands|null
@@ -150,16 +142,14 @@ final readonly class NextSteps
     }
 
     /** @return list<StepView> the section that most open gaps of a topic refer to; none: there are no gaps */
-    private function reading(Exam $exam, User $user, string $topic): array
+    private function reading(Candidacy $candidacy, string $topic): array
     {
-        $syllabus = Syllabus::of($exam);
+        $syllabus = $candidacy->syllabus();
         $top = $syllabus->named($topic);
         $topics = array_column([$top, ...$syllabus->under($top)], 'id');
-        $rows = DB::table('standings')
+        $rows = OwnStandings::of($candidacy)
             ->join('questions', 'questions.id', '=', 'standings.question_id')
             ->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
-            ->where('standings.user_id', $user->id)
-            ->where('standings.exam_id', $exam->id)
             ->whereIn('standings.topic_id', $topics)
             ->where('gap_open', true)
             ->limit(self::GAPS)
@@ -175,7 +165,10 @@ final readonly class NextSteps
         $code = array_key_first($counts);
         $section = $code === null
             ? null
-            : HandbookSection::query()->where('exam_id', $exam->id)->where('code', $code)->first(['code', 'title']);
+            : HandbookSection::query()
+                ->where('exam_id', $candidacy->exam->id)
+                ->where('code', $code)
+                ->first(['code', 'title']);
 
         return $section === null
             ? []
@@ -190,9 +183,9 @@ final readonly class NextSteps
             ];
     }
 
-    private function rehearsed(Exam $exam, User $user): bool
+    private function rehearsed(Candidacy $candidacy): bool
     {
-        return HandedIn::whole(HandedIn::of($user->id, $exam->id))
+        return HandedIn::whole(HandedIn::of($candidacy))
             ->where('sittings.ended_ms', '>', Moment::now($this->clock) - 7 * Moment::MS_PER_DAY)
             ->exists();
     }

@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace App\Today;
 
-use App\Account\User;
 use App\Assembly\Bank;
 use App\Assembly\CountsView;
 use App\Http\Refusal;
-use App\Question\Exam;
-use App\Question\Syllabus;
+use App\Question\Candidacy;
 use App\Revisit\CardReader;
 use App\Sitting\QuickTest;
 use App\Sitting\Sitting;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Pool;
@@ -30,45 +29,45 @@ final readonly class QuickStarts
     }
 
     /** Question by question: whole cases and sets are only made up when one begins. */
-    public function of(Exam $exam, User $user, CountsView $counts): QuickView
+    public function of(Candidacy $candidacy, CountsView $counts): QuickView
     {
         $last = DB::table('tests')
             ->join('recipes', 'recipes.id', '=', 'tests.recipe_id')
-            ->where('tests.user_id', $user->id)
-            ->where('tests.exam_id', $exam->id)
-            ->where('recipes.user_id', $user->id)
+            ->where('tests.user_id', $candidacy->user->id)
+            ->where('tests.exam_id', $candidacy->exam->id)
+            ->where('recipes.user_id', $candidacy->user->id)
             ->latest('tests.created_at')
             ->latest('tests.id')
             ->first(['recipes.id', 'tests.title']);
-        $blueprint = $exam->hasBlueprint() ? $exam->blueprint() : null;
+        $numbers = $this->numbers($candidacy);
+        $blueprint = $candidacy->exam->hasBlueprint() ? $candidacy->exam->blueprint() : null;
 
         return new QuickView(
-            due: $this->due($exam, $user),
-            cards: $this->cards->due($exam, $user)->count(),
+            due: $numbers['due'] - $numbers['retired'],
+            cards: $numbers['cards'],
             missed: $counts->missed + $counts->partly + $counts->leftBlank,
             recipe: $last?->id,
             recipeName: $last?->title,
             rehearsal: $blueprint?->questions() ?? 0,
             minutes: $blueprint->minutes ?? 0,
-            papers: DB::table('papers')->where('exam_id', $exam->id)->count(),
-            series: DB::table('series')->where('exam_id', $exam->id)->count(),
+            papers: $numbers['papers'],
+            series: $numbers['series'],
         );
     }
 
     /** @throws Refusal when there is nothing of the sort */
-    public function begin(Exam $exam, User $user, QuickStart $start): Sitting
+    public function begin(Candidacy $candidacy, QuickStart $start): Sitting
     {
         $most = $start === QuickStart::Ten ? self::TEN : self::MOST;
         $filters = self::filters($start);
         if ($start === QuickStart::Ten) {
-            $new = $this->quick->count(exam: $exam, user: $user, filters: $filters, most: $most);
+            $new = $this->quick->count(candidacy: $candidacy, filters: $filters, most: $most);
             // Whoever has met nearly all of it goes over what they saw longest ago.
             $filters = $new < $most ? new Filters() : $filters;
         }
 
         return $this->quick->begin(
-            exam: $exam,
-            user: $user,
+            candidacy: $candidacy,
             filters: $filters,
             most: $most,
             otherwise: match ($start) {
@@ -79,18 +78,28 @@ final readonly class QuickStarts
         );
     }
 
-    /** All that is due, which one index tells, less the few that are retired. */
-    private function due(Exam $exam, User $user): int
+    /**
+     * All that is to be counted, with one statement. What is due one index tells, less the few that are retired.
+     *
+     * @return array{due: int, retired: int, cards: int, papers: int, series: int}
+     */
+    private function numbers(Candidacy $candidacy): array
     {
-        $selection = $this->bank->selection(
-            exam: $exam,
-            user: $user,
-            filters: self::filters(QuickStart::Due),
-            syllabus: Syllabus::of($exam),
-        );
+        $selection = $this->bank->selection($candidacy, self::filters(QuickStart::Due));
+        $ofExam = fn (string $table): Builder => DB::table($table)->where('exam_id', $candidacy->exam->id);
+        $counted = DB::query();
+        foreach ([
+            'due' => $selection->inPools($selection->standings()),
+            'retired' => $selection->inPools($selection->standingsOfRetired()),
+            'cards' => $this->cards->due($candidacy),
+            'papers' => $ofExam('papers'),
+            'series' => $ofExam('series'),
+        ] as $name => $rows) {
+            $counted->selectSub($rows->selectRaw('count(*)'), $name);
+        }
 
-        return $selection->inPools($selection->standings())->count()
-            - $selection->inPools($selection->standingsOfRetired())->count();
+        /** @var array{due: int, retired: int, cards: int, papers: int, series: int} */
+        return array_map(intval(...), (array) $counted->first());
     }
 
     private static function filters(QuickStart $start): Filters

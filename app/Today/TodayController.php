@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Today;
 
-use App\Account\User;
 use App\Assembly\Bank;
 use App\Clock\Moment;
 use App\Http\Afterwards;
@@ -12,6 +11,7 @@ use App\Http\Contract\Operation;
 use App\Plan\ThisWeek;
 use App\Progress\KeptEstimates;
 use App\Progress\OutlookView;
+use App\Question\Candidacy;
 use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Sitting\BuiltView;
@@ -20,7 +20,7 @@ use App\Sitting\KeyGate;
 use App\Sitting\Sitting;
 use App\Sitting\Stage;
 use Brick\Math\BigRational;
-use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Database\Eloquent\Builder as EloquentBuilder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Psr\Clock\ClockInterface;
@@ -52,32 +52,38 @@ final class TodayController
     }
 
     #[Operation('What about today', returns: TodayView::class)]
-    public function show(Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function show(Candidacy $candidacy): JsonResponse
     {
-        $this->afterwards->do(function () use ($user): void {
-            $this->closing->closeAllOver($user);
-        });
-        $sittings = fn () => Sitting::query()->with('test')->where('user_id', $user->id)->where('exam_id', $exam->id);
-
+        $sittings = fn () => Sitting::query()->where($candidacy->key());
         $open = $sittings()
             ->whereIn('status', [Stage::NotStarted, Stage::Open])
             ->latest('updated_at')
             ->limit(self::OPEN)
             ->get();
-        $past = $sittings()->where('status', Stage::HandedIn)->latest('ended_ms')->limit(self::RESULTS)->get();
+        $past = $sittings()
+            ->where('status', Stage::HandedIn)
+            ->withExists(['test as is_adaptive' => fn (EloquentBuilder $test) => $test->whereNotNull('adaptive')])
+            ->latest('ended_ms')
+            ->limit(self::RESULTS)
+            ->get();
 
-        $withheld = $this->gate->withheld($user->id, $past);
-        $counts = $this->bank->counts($exam, $user);
-        $quick = $this->quick->of($exam, $user, $counts);
-        $enrolment = Enrolment::of($user->id, $exam->id);
+        if ($open->contains(fn (Sitting $sitting): bool => $this->closing->isOverdue($sitting))) {
+            $this->afterwards->do(function () use ($candidacy): void {
+                $this->closing->closeAllOver($candidacy->user);
+            });
+        }
+        $withheld = $this->gate->withheld($candidacy->user->id, $past);
+        $counts = $this->bank->counts($candidacy);
+        $quick = $this->quick->of($candidacy, $counts);
+        $enrolment = $candidacy->enrolment();
         $toGo = $enrolment->daysToGo(Moment::now($this->clock));
-        $kept = $this->kept->of($exam, $user);
+        $kept = $this->kept->of($candidacy);
 
         return new JsonResponse(
             new TodayView(
-                exam: $exam->slug,
-                examName: $exam->name,
-                summary: $exam->summary,
+                exam: $candidacy->exam->slug,
+                examName: $candidacy->exam->name,
+                summary: $candidacy->exam->summary,
                 exams: $this->links(),
                 counts: $counts,
                 quick: $quick,
@@ -89,37 +95,45 @@ final class TodayController
                 examDate: $enrolment->examDate(),
                 daysToGo: $toGo,
                 outlook: OutlookView::of($kept['stands']['outlook']),
-                week: $this->week->of($exam, $user),
-                steps: $this->steps->of(exam: $exam, user: $user, kept: $kept, quick: $quick, daysToGo: $toGo),
+                week: $this->week->of($candidacy),
+                steps: $this->steps->of(
+                    candidacy: $candidacy,
+                    kept: $kept,
+                    quick: $quick,
+                    daysToGo: $toGo,
+                    lastMs: $past->first()?->ended_ms,
+                ),
             ),
         );
     }
 
     #[Operation('Begin without choosing', returns: BuiltView::class, status: 201)]
-    public function begin(QuickStartRequest $request, Exam $exam, #[CurrentUser] User $user): JsonResponse
+    public function begin(QuickStartRequest $request, Candidacy $candidacy): JsonResponse
     {
         $start = QuickStart::from($request->string('start')->value());
 
-        return new JsonResponse(new BuiltView($this->quick->begin($exam, $user, $start)->id), 201);
+        return new JsonResponse(new BuiltView($this->quick->begin($candidacy, $start)->id), 201);
     }
 
     #[Operation('Say when the exam is')]
-    public function enrol(EnrolmentRequest $request, Exam $exam, #[CurrentUser] User $user): Response
+    public function enrol(EnrolmentRequest $request, Candidacy $candidacy): Response
     {
         $date = $request->input('examDate');
         Enrolment::keep(
-            user: $user->id,
-            exam: $exam->id,
+            user: $candidacy->user->id,
+            exam: $candidacy->exam->id,
             examDate: is_string($date) ? $date : null,
             timeZone: $request->string('timeZone')->value(),
         );
-        ThisWeek::forget($exam, $user);
+        ThisWeek::forget($candidacy);
 
         return response()->noContent();
     }
 
     private function open(Sitting $sitting): OpenSittingView
     {
+        $isOver = $this->closing->isOver($sitting);
+
         return new OpenSittingView(
             id: $sitting->id,
             title: $sitting->name,
@@ -128,8 +142,8 @@ final class TodayController
             questions: $sitting->questions,
             answered: $sitting->answered,
             touchedAt: $sitting->contact_ms,
-            timeUp: $this->closing->isOver($sitting),
-            waits: $this->closing->waits($sitting),
+            timeUp: $isOver,
+            waits: $isOver && Closing::isHeld($sitting),
         );
     }
 
@@ -139,7 +153,7 @@ final class TodayController
         $marks = BigRational::of((string) $sitting->marks);
         $possible = BigRational::of((string) $sitting->possible);
 
-        $told = $sitting->test->adaptive === null && ! $withheld;
+        $told = ! $sitting->getAttribute('is_adaptive') && ! $withheld;
 
         return new PastSittingView(
             id: $sitting->id,

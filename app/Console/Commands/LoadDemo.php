@@ -10,6 +10,7 @@ use App\Cohort\CohortRenewal;
 use App\Demo\DemoCards;
 use App\Demo\DemoCohort;
 use App\Demo\DemoHistory;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Sitting\Sitting;
 use App\Workshop\BankLoader;
@@ -90,12 +91,10 @@ final class LoadDemo extends Command
                 ])
                 ->save();
             if (isset($person['story']) && ! Sitting::query()->where('user_id', $user->id)->exists()) {
-                $this->line(
-                    "{$person['name']}: {$history->tell($user->refresh(), $exam, $person['story'])} sittings.",
-                );
+                $candidacy = new Candidacy($user->refresh(), $exam);
+                $this->line("{$person['name']}: {$history->tell($candidacy, $person['story'])} sittings.");
                 $cards->tell(
-                    user: $user,
-                    exam: $exam,
+                    candidacy: $candidacy,
                     days: $person['story']['days'],
                     text: (string) file_get_contents(database_path('demo/licence/cards.txt')),
                 );

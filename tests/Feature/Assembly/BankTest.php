@@ -11,6 +11,7 @@ use App\Assembly\CountView;
 use App\Assembly\Selection;
 use App\Assembly\TestBuilder;
 use App\Http\Refusal;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Question\Syllabus;
 use App\Question\Tallies;
@@ -83,10 +84,8 @@ final class BankTest extends TestCase
     private function selection(Filters $filters): Selection
     {
         return app(Bank::class)->selection(
-            exam: $this->exam,
-            user: $this->user,
+            candidacy: new Candidacy($this->user, $this->exam),
             filters: $filters,
-            syllabus: Syllabus::of($this->exam),
         );
     }
 
@@ -187,7 +186,7 @@ final class BankTest extends TestCase
         );
         app(BankLoader::class)->load($folder);
         $ford = (int) DB::table('topics')->where('code', 'water.ford')->value('id');
-        $met = app(Bank::class)->met($this->exam, $this->user)[$ford];
+        $met = app(Bank::class)->met(new Candidacy($this->user, $this->exam))[$ford];
 
         self::assertEquals(['missed' => 1, 'flagged' => 2, 'partly' => 1, 'right' => 2], array_filter($met));
     }
@@ -306,7 +305,7 @@ final class BankTest extends TestCase
             DB::beginTransaction();
             $this->scramble($chance, $codes);
             $recipe = $this->anyRecipe($chance);
-            $says = app(Counting::class)->count($this->exam, $this->user, $recipe);
+            $says = app(Counting::class)->count(new Candidacy($this->user, $this->exam), $recipe);
             $this->checkFits($says, $recipe->filters, $round);
             try {
                 $test = $this->buildFrom($recipe, "seed {$round}");
@@ -362,8 +361,7 @@ final class BankTest extends TestCase
     private function buildFrom(Recipe $recipe, string $seed): string
     {
         return app(TestBuilder::class)->build(
-            exam: $this->exam,
-            user: $this->user,
+            candidacy: new Candidacy($this->user, $this->exam),
             recipe: $recipe,
             seed: $seed,
         )->id;
@@ -459,7 +457,7 @@ final class BankTest extends TestCase
     public function test_no_count_walks_through_the_bank(): void
     {
         DB::enableQueryLog();
-        app(Bank::class)->met($this->exam, $this->user);
+        app(Bank::class)->met(new Candidacy($this->user, $this->exam));
         $this->inPools([Pool::Missed]);
         $this->inPools([Pool::NewToMe, Pool::Flagged]);
         $this->inPools([]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Assembly;
 
 use App\Assembly\TestBuilder;
+use App\Question\Candidacy;
 use App\Sitting\RunningSittings;
 use App\Sitting\Sitting;
 use App\Workshop\BankLoader;
@@ -241,7 +242,7 @@ final class BuilderTest extends TestCase
             spread: Spread::Even,
         );
         $drawn = fn (string $seed): array => DB::table('test_items')
-            ->where('test_id', app(TestBuilder::class)->build($exam, $user, $recipe, $seed)->id)
+            ->where('test_id', app(TestBuilder::class)->build(new Candidacy($user, $exam), $recipe, $seed)->id)
             ->orderBy('position')
             ->pluck('question_id')
             ->all();

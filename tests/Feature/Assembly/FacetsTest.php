@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Assembly;
 
 use App\Assembly\Facets;
+use App\Question\Candidacy;
 use App\Question\Syllabus;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
@@ -25,7 +26,7 @@ final class FacetsTest extends TestCase
         $tried = 0;
         for ($round = 0; $round < 25; $round++) {
             $choices = $this->anyChoices($chance);
-            $facets = app(Facets::class)->of($exam, $user, Recipe::of($choices));
+            $facets = app(Facets::class)->of(new Candidacy($user, $exam), Recipe::of($choices));
             foreach (['pools', 'difficulties', 'kinds'] as $filter) {
                 foreach ((array) $facets->{$filter} as $value => $n) {
                     $alone = [$filter => [$value]] + $choices;

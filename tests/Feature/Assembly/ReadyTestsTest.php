@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Assembly;
 
 use App\Assembly\Rehearsals;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Question\Syllabus;
 use App\Workshop\BankLoader;
@@ -39,7 +40,7 @@ final class ReadyTestsTest extends TestCase
         $places = array_flip(array_column($tops, 'id'));
         $seen = [];
         for ($i = 0; $i < 4; $i++) {
-            $test = app(Rehearsals::class)->build($exam, $user, null, "seed {$i}");
+            $test = app(Rehearsals::class)->build(new Candidacy($user, $exam), null, "seed {$i}");
             $items = DB::table('test_items')
                 ->join('questions', 'questions.id', '=', 'test_items.question_id')
                 ->leftJoin('units', 'units.id', '=', 'questions.unit_id')

@@ -7,6 +7,7 @@ namespace Tests\Feature\Bench;
 use App\Account\User;
 use App\Assembly\TestBuilder;
 use App\Bench\ScaleBank;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Sitting\Sitting;
 use Closure;
@@ -89,8 +90,7 @@ final class ScaleTest extends TestCase
     private function build(Exam $exam, User $user, array $choices): \App\Assembly\Test
     {
         return app(TestBuilder::class)->build(
-            exam: $exam,
-            user: $user,
+            candidacy: new Candidacy($user, $exam),
             recipe: Recipe::of($choices + self::RECIPE),
             seed: 'scale',
         );

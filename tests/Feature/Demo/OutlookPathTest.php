@@ -7,8 +7,8 @@ namespace Tests\Feature\Demo;
 use App\Account\User;
 use App\Progress\Estimates;
 use App\Progress\Standing;
+use App\Question\Candidacy;
 use App\Question\Exam;
-use App\Question\Syllabus;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\TestCase;
@@ -50,9 +50,7 @@ final class OutlookPathTest extends TestCase
                 ->map(fn (object $row): float => (float) $row->share);
             DB::table('outcomes')->where('sitting_id', $last->id)->delete();
             $outlook = Standing::of($exam, app(Estimates::class)->at(
-                exam: $exam,
-                user: User::query()->findOrFail($user),
-                syllabus: Syllabus::of($exam),
+                candidacy: new Candidacy(User::query()->findOrFail($user), $exam),
                 now: (int) $last->started_ms,
             ))['outlook'];
             if ($outlook !== null) {

@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Progress\Estimate;
 use App\Progress\Estimates;
 use App\Progress\Looks;
+use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Question\Syllabus;
 use Illuminate\Support\Facades\DB;
@@ -39,9 +40,7 @@ final class EstimatesTest extends TestCase
         $syllabus = Syllabus::of($this->exam);
 
         return (new Looks())->of(
-            exam: $this->exam,
-            user: $this->user,
-            syllabus: $syllabus,
+            candidacy: new Candidacy($this->user, $this->exam),
             places: array_flip(array_column($syllabus->tops(), 'id')),
             now: 1000 * self::DAY_MS,
         )->responses;
@@ -107,7 +106,7 @@ final class EstimatesTest extends TestCase
         app(\App\Question\Tallies::class)->renew($this->exam->id);
         $this->travelTo(\Illuminate\Support\Carbon::createFromTimestampMs(1000 * self::DAY_MS));
         $syllabus = Syllabus::of($this->exam);
-        $estimate = app(Estimates::class)->of($this->exam->refresh(), $this->user, $syllabus);
+        $estimate = app(Estimates::class)->of(new Candidacy($this->user, $this->exam->refresh()));
 
         $responses = [];
         foreach (array_slice($codes, 0, 7) as $i => $code) {

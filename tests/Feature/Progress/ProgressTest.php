@@ -6,6 +6,7 @@ namespace Tests\Feature\Progress;
 
 use App\Account\User;
 use App\Progress\KeptEstimates;
+use App\Question\Candidacy;
 use App\Workshop\BankLoader;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Carbon;
@@ -222,7 +223,7 @@ final class ProgressTest extends TestCase
         // What is of before is not held against what is now.
         DB::table('kept_estimates')->increment('evidence');
         self::assertSame(0, $recount());
-        app(KeptEstimates::class)->renew($this->exam(), $this->user);
+        app(KeptEstimates::class)->renew(new Candidacy($this->user, $this->exam()));
         self::assertSame(0, $recount());
     }
 

@@ -7,6 +7,7 @@ namespace Tests\Feature\Progress;
 use App\Account\User;
 use App\Progress\Estimates;
 use App\Progress\WeakSpotTests;
+use App\Question\Candidacy;
 use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Question\Syllabus;
@@ -27,7 +28,7 @@ final class WeakSpotsTest extends TestCase
         $made = [];
         foreach (['tamsin', 'idris', 'bram', 'noor', 'wren'] as $key) {
             $user = User::query()->where('made_up_as', $key)->firstOrFail();
-            $test = app(WeakSpotTests::class)->build($exam, $user, 20);
+            $test = app(WeakSpotTests::class)->build(new Candidacy($user, $exam), 20);
             $ids = DB::table('test_items')->where('test_id', $test->id)->pluck('question_id')->all();
             $expected = $this->again($exam, $user, 20);
             self::assertEqualsCanonicalizing(array_merge(...array_values($expected)), $ids, $key);
@@ -76,7 +77,7 @@ final class WeakSpotsTest extends TestCase
     private function again(Exam $exam, User $user, int $n): array
     {
         $syllabus = Syllabus::of($exam);
-        $estimate = app(Estimates::class)->of($exam, $user, $syllabus);
+        $estimate = app(Estimates::class)->of(new Candidacy($user, $exam));
         $enrolment = Enrolment::of($user->id, $exam->id);
         $now = (int) now()->getTimestampMs();
         $standings = DB::table('standings')->where('user_id', $user->id)->get()->keyBy('question_id');

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature\Question;
 
 use App\Assembly\Bank;
+use App\Question\Candidacy;
 use App\Question\Exam;
-use App\Question\Syllabus;
 use App\Workshop\BankLoader;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Feature\TestCase;
@@ -29,10 +29,8 @@ final class TextSearchTest extends TestCase
         $bank = app(Bank::class);
 
         return $bank->available($bank->selection(
-            exam: $exam,
-            user: $this->candidate(),
+            candidacy: new Candidacy($this->candidate(), $exam),
             filters: new Filters(words: $words),
-            syllabus: Syllabus::of($exam),
         ));
     }
 

@@ -102,5 +102,16 @@ final class TodayTest extends TestCase
 
         // One query more at the most, for the tests of the sittings that are listed now.
         self::assertLessThanOrEqual($before + 2, $queries());
+
+        // And with all there is to be told: a date, hours, what is due, and a clock that runs.
+        $this->putJson('/api/exams/small-hills/enrolment', [
+            'examDate' => now()->addDays(40)->toDateString(),
+            'timeZone' => 'Europe/Oslo',
+        ])->assertNoContent();
+        $hours = ['hoursWeek' => 4, 'weekdaysOff' => [7], 'datesOff' => []];
+        $this->putJson('/api/exams/small-hills/plan', $hours)->assertNoContent();
+        $this->open($this->build(['count' => 2, 'mode' => 'timed', 'minutes' => 30]));
+        $queries();
+        self::assertLessThanOrEqual(20, $queries());
     }
 }
