@@ -80,18 +80,18 @@ Route::prefix('api')->group(function (): void {
         Route::get('exams/{exam}/plan', [PlanController::class, 'show']);
         Route::put('exams/{exam}/plan', [PlanController::class, 'keep']);
         Route::get('exams/{exam}/plan/calendar', [PlanController::class, 'calendar']);
-        Route::post('exams/{exam}/library', [MetController::class, 'index']);
+        Route::get('exams/{exam}/library', [MetController::class, 'index']);
         Route::post('exams/{exam}/library/table', [MetController::class, 'table']);
         Route::get('exams/{exam}/library/{question}', [MetController::class, 'history'])
             ->where('question', '[0-9]{1,12}');
-        Route::post('exams/{exam}/gaps', [GapBookController::class, 'index']);
+        Route::get('exams/{exam}/gaps', [GapBookController::class, 'index']);
         Route::post('exams/{exam}/gaps/sheet', [GapBookController::class, 'sheet']);
         Route::post('exams/{exam}/gaps/drill', [GapBookController::class, 'drill']);
-        Route::post('exams/{exam}/revisits', [RevisitController::class, 'index']);
+        Route::get('exams/{exam}/revisits', [RevisitController::class, 'index']);
         Route::post('exams/{exam}/revisits/session', [RevisitController::class, 'begin']);
         Route::put('exams/{exam}/revisits/{question}', [RevisitController::class, 'say'])
             ->where('question', '[0-9]{1,12}');
-        Route::post('exams/{exam}/cards/list', [CardController::class, 'index']);
+        Route::get('exams/{exam}/cards', [CardController::class, 'index']);
         Route::post('exams/{exam}/cards/import', [CardController::class, 'takeIn']);
         Route::get('exams/{exam}/cards/file', [CardController::class, 'file']);
         Route::post('exams/{exam}/cards', [CardController::class, 'store']);
@@ -132,7 +132,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('exams/{exam}/adaptive', [AdaptiveController::class, 'show']);
         Route::post('exams/{exam}/adaptive', [AdaptiveController::class, 'store']);
         Route::post('exams/{exam}/series/{series}/tests/{test}/sittings', [NewSittingController::class, 'series']);
-        Route::post('exams/{exam}/sittings', [TestsController::class, 'index']);
+        Route::get('exams/{exam}/sittings', [TestsController::class, 'index']);
         Route::post('shared', [NewSittingController::class, 'join'])->middleware('throttle:doors');
         Route::post('exams/{exam}/papers/{paper}/sittings', [NewSittingController::class, 'paper']);
         Route::get('exams/{exam}/tables', [HandbookController::class, 'tables']);

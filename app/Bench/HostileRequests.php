@@ -59,9 +59,11 @@ final class HostileRequests
             $pattern,
         );
         $headers = ['Content-Type' => 'application/json', 'Accept' => 'application/json'];
-        if ($this->likely(15)) {
-            $path .= '?'.$this->query();
-        }
+        $queries = array_filter([
+            $method === 'get' ? $this->narrowed($pattern) : '',
+            $this->likely(15) ? $this->query() : '',
+        ]);
+        $path .= $queries === [] ? '' : '?'.implode('&', $queries);
         if ($this->likely(10)) {
             $headers[
                 $this->one(['Content-Type', 'Accept', 'X-CSRF-TOKEN', 'X-XSRF-TOKEN', 'Range', 'If-Modified-Since'])
@@ -89,6 +91,19 @@ final class HostileRequests
             'headers' => $headers + ($cookies === '' ? [] : ['Cookie' => $cookies]),
             'body' => $method === 'get' ? null : $this->body($pattern, $method),
         ];
+    }
+
+    /** What a list is narrowed by: most of what it knows, as it should be or not. */
+    private function narrowed(string $path): string
+    {
+        $asked = [];
+        foreach ($this->contract['paths'][$path]['get']['parameters'] ?? [] as $parameter) {
+            if ($parameter['in'] === 'query' && ! $this->likely(20)) {
+                $asked[$parameter['name']] = $this->sample($parameter['schema'], 1);
+            }
+        }
+
+        return http_build_query($asked);
     }
 
     private function body(string $path, string $method): string

@@ -105,7 +105,7 @@ final class ScaleTrial
         yield $this->row(
             what: 'All tests, of 1,000 sittings',
             visitor: $heavy,
-            ask: [$server->address, 'POST', "{$exam}/sittings", ['page' => 1]],
+            ask: [$server->address, 'GET', "{$exam}/sittings?page=1", null],
             statement: 'tests',
             goal: 3,
             goalMs: 150,
@@ -113,7 +113,7 @@ final class ScaleTrial
         yield $this->row(
             what: 'The gap book, 3,000 entries',
             visitor: $heavy,
-            ask: [$server->address, 'POST', "{$exam}/gaps", ['page' => 1]],
+            ask: [$server->address, 'GET', "{$exam}/gaps?page=1", null],
             statement: 'gaps',
             goal: 3,
             goalMs: 150,
@@ -121,7 +121,7 @@ final class ScaleTrial
         yield $this->row(
             what: 'What is due, of 50,000 answers',
             visitor: $heavy,
-            ask: [$server->address, 'POST', "{$exam}/revisits", ['show' => 'due', 'page' => 1]],
+            ask: [$server->address, 'GET', "{$exam}/revisits?show=due&page=1", null],
             statement: 'due',
             goal: 3,
             goalMs: 50,
@@ -129,7 +129,7 @@ final class ScaleTrial
         yield $this->row(
             what: 'Cards by a word, 5,000',
             visitor: $heavy,
-            ask: [$server->address, 'POST', "{$exam}/cards/list", ['show' => 'all', 'words' => 'fog', 'page' => 1]],
+            ask: [$server->address, 'GET', "{$exam}/cards?show=all&words=fog&page=1", null],
             statement: 'cards',
             goal: 4,
             goalMs: 150,
@@ -137,7 +137,7 @@ final class ScaleTrial
         yield $this->row(
             what: 'The library by a word, 50,000 answers',
             visitor: $heavy,
-            ask: [$server->address, 'POST', "{$exam}/library", ['words' => 'fog', 'page' => 1]],
+            ask: [$server->address, 'GET', "{$exam}/library?words=fog&page=1", null],
             statement: 'library',
             goal: 4,
             goalMs: 150,

@@ -9,6 +9,22 @@ use Illuminate\Foundation\Http\FormRequest;
 /** The body of a request. A field that is not even of its type is not looked at any further. */
 abstract class Form extends FormRequest
 {
+    /** In an address yes and no are words. */
+    protected function prepareForValidation(): void
+    {
+        if (! $this->isMethod('GET')) {
+            return;
+        }
+        $asked = array_filter($this->rules(), static fn (array $rules): bool => in_array('boolean', $rules, true));
+        foreach (array_intersect_key($this->query->all(), $asked) as $name => $word) {
+            $this->query->set($name, match ($word) {
+                'true' => true,
+                'false' => false,
+                default => $word,
+            });
+        }
+    }
+
     /** @return array<string, list<mixed>> */
     protected function validationRules(): array
     {

@@ -11,6 +11,7 @@ use App\Question\Exam;
 use Brick\Math\BigRational;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
 use stdClass;
 use Uplandia\Core\Shown;
 
@@ -19,8 +20,11 @@ final readonly class MyTests
 {
     private const AT_ONCE = 50;
 
-    public function __construct(private Closing $closing, private KeyGate $gate)
-    {
+    public function __construct(
+        private Closing $closing,
+        private KeyGate $gate,
+        private ClockInterface $clock,
+    ) {
     }
 
     public function page(Candidacy $candidacy, TestsRequest $wanted): TestsView
@@ -62,6 +66,7 @@ final readonly class MyTests
                 array_values(
                     Sitting::onlyTrashed()
                         ->where($candidacy->key())
+                        ->where('deleted_at', '>=', Deleting::lastUndoneAt($this->clock->now()))
                         ->latest('deleted_at')
                         ->limit(self::AT_ONCE)
                         ->get()

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
+use App\Http\Afterwards;
 use App\Http\Contract\Operation;
 use App\Question\Candidacy;
 use Illuminate\Http\JsonResponse;
@@ -18,14 +19,16 @@ final readonly class TestsController
         private Deleting $deleting,
         private Sharing $sharing,
         private OnPaper $onPaper,
+        private Afterwards $afterwards,
     ) {
     }
 
     #[Operation('My tests', returns: TestsView::class)]
     public function index(TestsRequest $request, Candidacy $candidacy): JsonResponse
     {
-        $this->closing->closeAllOver($candidacy->user);
-        $this->deleting->purge($candidacy->user);
+        $this->afterwards->do(function () use ($candidacy): void {
+            $this->closing->closeAllOver($candidacy->user);
+        });
 
         return new JsonResponse($this->tests->page($candidacy, $request));
     }

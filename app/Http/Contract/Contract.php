@@ -64,22 +64,26 @@ final class Contract
             ?? throw new LogicException("{$route->getActionName()} does not say what it does.");
         $words = strtolower((string) preg_replace('/[^A-Za-z]+/', ' ', $said->summary));
         $takes = $said->file === null ? self::formOf($method) : null;
+        $isQuery = in_array('GET', $route->methods(), true);
 
         return array_filter([
             'summary' => $said->summary,
             'operationId' => lcfirst(str_replace(' ', '', ucwords(trim($words)))),
-            'parameters' => array_map(
-                static fn (string $name): array => [
-                    'name' => $name,
-                    'in' => 'path',
-                    'required' => true,
-                    'schema' => ['type' => $name === 'position' ? 'integer' : 'string'],
-                ],
-                $route->parameterNames(),
-            ),
+            'parameters' => [
+                ...array_map(
+                    static fn (string $name): array => [
+                        'name' => $name,
+                        'in' => 'path',
+                        'required' => true,
+                        'schema' => ['type' => $name === 'position' ? 'integer' : 'string'],
+                    ],
+                    $route->parameterNames(),
+                ),
+                ...($isQuery && $takes !== null ? $this->query($takes) : []),
+            ],
             'requestBody' => match (true) {
                 $said->file !== null => ['required' => true, 'content' => self::file($said->file)],
-                $takes !== null => ['required' => true, 'content' => $this->body($takes)],
+                $takes !== null && ! $isQuery => ['required' => true, 'content' => $this->body($takes)],
                 default => null,
             },
             // By plus and not by spreading, which would number them anew.
@@ -90,6 +94,30 @@ final class Contract
                 ],
             ],
         ]);
+    }
+
+    /**
+     * What a list is narrowed and ordered by stands in its address.
+     *
+     * @param  class-string<Form>  $form
+     * @return list<Schema>
+     */
+    private function query(string $form): array
+    {
+        $this->shapes->of($form);
+        $shape = $this->shapes->shapeOf($form);
+        $parameters = [];
+        foreach ($shape['properties'] ?? [] as $name => $schema) {
+            $parameters[] = array_filter([
+                'name' => $name,
+                'in' => 'query',
+                'description' => $schema['description'] ?? null,
+                'required' => in_array($name, $shape['required'] ?? [], true),
+                'schema' => array_diff_key($schema, ['description' => null]),
+            ]);
+        }
+
+        return $parameters;
     }
 
     /** @return Schema */

@@ -85,6 +85,16 @@ final class Shapes
         return ['$ref' => "#/components/schemas/{$name}"];
     }
 
+    /**
+     * @param  class-string  $class  one that was referred to
+     * @return array{properties?: array<string, Schema>, required?: list<string>}
+     */
+    public function shapeOf(string $class): array
+    {
+        /** @var array{properties?: array<string, Schema>, required?: list<string>} */
+        return $this->made[self::nameOf($class)] ?? [];
+    }
+
     /** @param  class-string  $class */
     private static function nameOf(string $class): string
     {

@@ -80,7 +80,7 @@ export const gaps = (exam: string, wanted: View<'GapsRequest'>) =>
   queryOptions({
     queryKey: ['gaps', exam, wanted],
     queryFn: ({ signal }) =>
-      ask(api.POST('/api/exams/{exam}/gaps', { params: { path: { exam } }, body: wanted, signal })),
+      ask(api.GET('/api/exams/{exam}/gaps', { params: { path: { exam }, query: wanted }, signal })),
     staleTime: 0,
     placeholderData: keepPreviousData,
   });
@@ -96,7 +96,7 @@ export const revisits = (exam: string, wanted: View<'RevisitsRequest'>) =>
   queryOptions({
     queryKey: ['revisits', exam, wanted],
     queryFn: ({ signal }) =>
-      ask(api.POST('/api/exams/{exam}/revisits', { params: { path: { exam } }, body: wanted, signal })),
+      ask(api.GET('/api/exams/{exam}/revisits', { params: { path: { exam }, query: wanted }, signal })),
     staleTime: 0,
     placeholderData: keepPreviousData,
   });
@@ -105,7 +105,7 @@ export const cards = (exam: string, wanted: View<'CardsRequest'>) =>
   queryOptions({
     queryKey: ['cards', exam, wanted],
     queryFn: ({ signal }) =>
-      ask(api.POST('/api/exams/{exam}/cards/list', { params: { path: { exam } }, body: wanted, signal })),
+      ask(api.GET('/api/exams/{exam}/cards', { params: { path: { exam }, query: wanted }, signal })),
     staleTime: 0,
     placeholderData: keepPreviousData,
   });
@@ -120,7 +120,7 @@ export const library = (exam: string, wanted: View<'MetRequest'>) =>
   queryOptions({
     queryKey: ['library', exam, wanted],
     queryFn: ({ signal }) =>
-      ask(api.POST('/api/exams/{exam}/library', { params: { path: { exam } }, body: wanted, signal })),
+      ask(api.GET('/api/exams/{exam}/library', { params: { path: { exam }, query: wanted }, signal })),
     staleTime: 0,
     placeholderData: keepPreviousData,
   });
@@ -184,7 +184,7 @@ export const tests = (exam: string, wanted: View<'TestsRequest'>) =>
   queryOptions({
     queryKey: ['tests', exam, wanted],
     queryFn: ({ signal }) =>
-      ask(api.POST('/api/exams/{exam}/sittings', { params: { path: { exam } }, body: wanted, signal })),
+      ask(api.GET('/api/exams/{exam}/sittings', { params: { path: { exam }, query: wanted }, signal })),
     staleTime: 0,
     placeholderData: keepPreviousData,
   });

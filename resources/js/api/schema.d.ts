@@ -185,7 +185,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** List cards */
+        get: operations["listCards"];
         put?: never;
         /** Make a card */
         post: operations["makeACard"];
@@ -223,23 +224,6 @@ export interface paths {
         put?: never;
         /** Take cards in */
         post: operations["takeCardsIn"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/exams/{exam}/cards/list": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** List cards */
-        post: operations["listCards"];
         delete?: never;
         options?: never;
         head?: never;
@@ -322,10 +306,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
-        put?: never;
         /** Read my gap book */
-        post: operations["readMyGapBook"];
+        get: operations["readMyGapBook"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -543,10 +527,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
-        put?: never;
         /** List what I have met */
-        post: operations["listWhatIHaveMet"];
+        get: operations["listWhatIHaveMet"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -783,10 +767,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
-        put?: never;
         /** List revisits */
-        post: operations["listRevisits"];
+        get: operations["listRevisits"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -851,10 +835,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
-        put?: never;
         /** My tests */
-        post: operations["myTests"];
+        get: operations["myTests"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -4364,6 +4348,45 @@ export interface operations {
             };
         };
     };
+    listCards: {
+        parameters: {
+            query: {
+                show: "all" | "due" | "suspended";
+                /** @description On either side. */
+                words?: string | null;
+                /** @description Made from this page. */
+                section?: string | null;
+                /** @description From 1. */
+                page: number;
+            };
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Cards"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     makeACard: {
         parameters: {
             query?: never;
@@ -4452,41 +4475,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CardsTakenIn"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    listCards: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CardsRequest"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Cards"];
                 };
             };
             /** @description It could not be done; the message says why. */
@@ -4669,18 +4657,25 @@ export interface operations {
     };
     readMyGapBook: {
         parameters: {
-            query?: never;
+            query: {
+                /** @description Code of one at the top. */
+                topic?: string | null;
+                /** @description A cause, or "none". */
+                cause?: "misread" | "mixed_up" | "never_knew" | "worked_out_wrong" | "rushed" | "other" | "none" | null;
+                /** @description Code of a section. */
+                section?: string | null;
+                /** @description Null: those that have not closed. */
+                state?: "open" | "closing" | "closed" | null;
+                /** @description From 1. */
+                page: number;
+            };
             header?: never;
             path: {
                 exam: string;
             };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["GapsRequest"];
-            };
-        };
+        requestBody?: never;
         responses: {
             /** @description As asked. */
             200: {
@@ -5100,18 +5095,22 @@ export interface operations {
     };
     listWhatIHaveMet: {
         parameters: {
-            query?: never;
+            query: {
+                /** @description Of question or note. */
+                words?: string | null;
+                /** @description Code; null: all. */
+                topic?: string | null;
+                pool?: "got_it" | "partly" | "missed" | "left_blank" | "to_be_marked" | "flagged" | "starred" | "with_notes" | "false_footing" | "in_gap_book" | "due" | null;
+                /** @description From 1. */
+                page: number;
+            };
             header?: never;
             path: {
                 exam: string;
             };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MetRequest"];
-            };
-        };
+        requestBody?: never;
         responses: {
             /** @description As asked. */
             200: {
@@ -5629,18 +5628,18 @@ export interface operations {
     };
     listRevisits: {
         parameters: {
-            query?: never;
+            query: {
+                show: "due" | "coming" | "suspended";
+                /** @description From 1. */
+                page: number;
+            };
             header?: never;
             path: {
                 exam: string;
             };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RevisitsRequest"];
-            };
-        };
+        requestBody?: never;
         responses: {
             /** @description As asked. */
             200: {
@@ -5766,18 +5765,23 @@ export interface operations {
     };
     myTests: {
         parameters: {
-            query?: never;
+            query: {
+                /** @description Part of the name. */
+                search?: string | null;
+                mode?: "tutor" | "timed" | "untimed" | null;
+                state?: "not_started" | "open" | "handed_in" | null;
+                order?: "name" | "made" | "mode" | "state" | "share" | "answered";
+                down?: boolean;
+                /** @description From 1. */
+                page: number;
+            };
             header?: never;
             path: {
                 exam: string;
             };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["TestsRequest"];
-            };
-        };
+        requestBody?: never;
         responses: {
             /** @description As asked. */
             200: {

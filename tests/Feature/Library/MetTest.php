@@ -30,7 +30,11 @@ final class MetTest extends TestCase
      */
     private function library(array $wanted = [], string $what = ''): TestResponse
     {
-        return $this->postJson("/api/exams/small-hills/library{$what}", $wanted + ['page' => 1]);
+        $asked = $wanted + ['page' => 1];
+
+        return $what === ''
+            ? $this->getJson('/api/exams/small-hills/library?'.http_build_query($asked))
+            : $this->postJson("/api/exams/small-hills/library{$what}", $asked);
     }
 
     public function test_what_was_met_or_marked_is_in_it_and_nothing_else(): void

@@ -104,7 +104,7 @@ final class PagesTest extends TestCase
     public function test_notes_of_pages_are_ones_own_and_no_notes_of_questions(): void
     {
         $this->putJson(self::PAGE.'/note', ['note' => 'mine']);
-        $this->postJson('/api/exams/small-hills/library', ['words' => 'mine', 'page' => 1])
+        $this->getJson('/api/exams/small-hills/library?words=mine&page=1')
             ->assertOk()
             ->assertJson(['total' => 0, 'met' => []]);
         $this->flushSession();

@@ -132,11 +132,11 @@ trait BringsArchives
             }
             foreach (['due', 'coming', 'suspended'] as $show) {
                 $wanted = ['show' => $show, 'page' => 1];
-                $told["{$slug} revisits {$show}"] = $this->postJson("{$exam}/revisits", $wanted);
+                $told["{$slug} revisits {$show}"] = $this->getJson("{$exam}/revisits?".http_build_query($wanted));
             }
-            $told["{$slug} gaps"] = $this->postJson("{$exam}/gaps", ['page' => 1]);
-            $told["{$slug} library"] = $this->postJson("{$exam}/library", ['page' => 1]);
-            $told["{$slug} cards"] = $this->postJson("{$exam}/cards/list", ['show' => 'all', 'page' => 1]);
+            $told["{$slug} gaps"] = $this->getJson("{$exam}/gaps?page=1");
+            $told["{$slug} library"] = $this->getJson("{$exam}/library?page=1");
+            $told["{$slug} cards"] = $this->getJson("{$exam}/cards?show=all&page=1");
             $told["{$slug} tests"] = $this->postJson("{$exam}/sittings", ['page' => 1]);
         }
         foreach ($sittings as $i => $sitting) {

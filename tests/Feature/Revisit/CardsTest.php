@@ -36,8 +36,9 @@ final class CardsTest extends TestCase
      */
     private function list(array $wanted = []): TestResponse
     {
-        return $this->postJson('/api/exams/small-hills/cards/list', $wanted + ['show' => 'all', 'page' => 1])
-            ->assertOk();
+        $asked = http_build_query($wanted + ['show' => 'all', 'page' => 1]);
+
+        return $this->getJson("/api/exams/small-hills/cards?{$asked}")->assertOk();
     }
 
     /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */

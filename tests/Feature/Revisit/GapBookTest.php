@@ -31,7 +31,11 @@ final class GapBookTest extends TestCase
      */
     private function book(array $wanted = [], string $what = ''): TestResponse
     {
-        return $this->postJson("/api/exams/small-hills/gaps{$what}", $wanted + ['page' => 1]);
+        $asked = $wanted + ['page' => 1];
+
+        return $what === ''
+            ? $this->getJson('/api/exams/small-hills/gaps?'.http_build_query($asked))
+            : $this->postJson("/api/exams/small-hills/gaps{$what}", $asked);
     }
 
     public function test_every_miss_stands_in_it_once_with_what_to_read(): void

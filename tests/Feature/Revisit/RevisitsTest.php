@@ -34,7 +34,7 @@ final class RevisitsTest extends TestCase
     /** @return TestResponse<\Symfony\Component\HttpFoundation\Response> */
     private function revisits(string $show = 'due', int $page = 1): TestResponse
     {
-        return $this->postJson('/api/exams/small-hills/revisits', ['show' => $show, 'page' => $page]);
+        return $this->getJson("/api/exams/small-hills/revisits?show={$show}&page={$page}");
     }
 
     private function enrol(?string $date, string $zone): void
@@ -237,7 +237,7 @@ final class RevisitsTest extends TestCase
     #[TestWith([['show' => 'due', 'page' => 0]])]
     public function test_what_is_no_list_is_refused_in_words(array $wanted): void
     {
-        $this->postJson('/api/exams/small-hills/revisits', $wanted)->assertUnprocessable();
+        $this->getJson('/api/exams/small-hills/revisits?'.http_build_query($wanted))->assertUnprocessable();
         $this->postJson('/api/exams/small-hills/revisits/session', ['count' => 0])->assertUnprocessable()
             ->assertJsonPath('message', 'A session has 1 to 100 questions.');
     }
