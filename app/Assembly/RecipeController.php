@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
+use App\Database\Lock;
 use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use App\Question\Candidacy;
@@ -34,14 +35,14 @@ final readonly class RecipeController
     #[Operation('Keep a recipe', returns: KeptRecipeView::class, status: 201)]
     public function store(RecipeRequest $request, Candidacy $candidacy): JsonResponse
     {
-        $kept = SavedRecipe::query()->where($candidacy->key())->whereNotNull('name');
-        if ($kept->count() >= self::MOST) {
-            throw Refusal::unmet('too_many', 'You keep 100 recipes already. Delete one that you do not need.');
-        }
-        $recipe = SavedRecipe::query()->create([
-            ...$candidacy->key(),
-            ...self::columns($request, $candidacy->exam),
-        ]);
+        $columns = self::columns($request, $candidacy->exam);
+        $recipe = Lock::person($candidacy->user->id, function () use ($candidacy, $columns): SavedRecipe {
+            if (SavedRecipe::query()->where($candidacy->key())->whereNotNull('name')->count() >= self::MOST) {
+                throw Refusal::unmet('too_many', 'You keep 100 recipes already. Delete one that you do not need.');
+            }
+
+            return SavedRecipe::query()->create([...$candidacy->key(), ...$columns]);
+        });
 
         return new JsonResponse(KeptRecipeView::of($recipe), 201);
     }

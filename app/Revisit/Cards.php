@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Revisit;
 
 use App\Clock\Moment;
+use App\Database\Lock;
 use App\Http\Refusal;
 use App\Question\Candidacy;
 use App\Question\Enrolment;
@@ -39,7 +40,7 @@ final readonly class Cards
     {
         $this->refuseWithout($candidacy->exam, $question, $section);
 
-        return DB::transaction(function () use ($candidacy, $faces, $question, $section): string {
+        return Lock::person($candidacy->user->id, function () use ($candidacy, $faces, $question, $section): string {
             $this->refuseBeyond($candidacy, 1);
             $row = $this->row(candidacy: $candidacy, faces: $faces);
             DB::table('cards')->insert(['question_id' => $question, 'section' => $section] + $row);
@@ -55,7 +56,7 @@ final readonly class Cards
      */
     public function takeIn(Candidacy $candidacy, array $cards): CardsTakenInView
     {
-        return DB::transaction(function () use ($candidacy, $cards): CardsTakenInView {
+        return Lock::person($candidacy->user->id, function () use ($candidacy, $cards): CardsTakenInView {
             $known = [];
             foreach (self::of($candidacy)->get(['front', 'back']) as $card) {
                 $known[self::key((string) $card->front, (string) $card->back)] = true;
@@ -93,7 +94,7 @@ final readonly class Cards
     public function look(stdClass $card, string $uid, Grade $grade): void
     {
         $now = Moment::now($this->clock);
-        DB::transaction(function () use ($card, $uid, $grade, $now): void {
+        Lock::person((int) $card->user_id, function () use ($card, $uid, $grade, $now): void {
             $added = DB::table('card_looks')->insertOrIgnore([
                 'card_id' => $card->id,
                 'uid' => $uid,

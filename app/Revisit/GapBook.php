@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Revisit;
 
 use App\Clock\Moment;
+use App\Database\Lock;
 use App\Http\Refusal;
 use App\Question\Enrolment;
 use App\Sitting\Sitting;
@@ -35,7 +36,7 @@ final readonly class GapBook
     {
         $question = $this->question($sitting, $position);
         $now = Moment::now($this->clock);
-        DB::transaction(function () use ($sitting, $question, $into, $now): void {
+        Lock::person($sitting->user_id, function () use ($sitting, $question, $into, $now): void {
             $this->put($sitting, $question, [
                 'moved_ms' => $now,
                 'moved_day' => Enrolment::of($sitting->user_id, $sitting->exam_id)->dayOf($now),

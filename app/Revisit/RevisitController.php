@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Revisit;
 
 use App\Clock\Moment;
+use App\Database\Lock;
 use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use App\Question\Candidacy;
@@ -65,7 +66,7 @@ final readonly class RevisitController
         }
         $now = Moment::now($this->clock);
         $days = $request->input('days') === null ? null : $request->integer('days');
-        DB::transaction(function () use ($request, $candidacy, $question, $now, $days): void {
+        Lock::person($candidacy->user->id, function () use ($request, $candidacy, $question, $now, $days): void {
             DB::table('revisit_words')->upsert(
                 [
                     'user_id' => $candidacy->user->id,

@@ -6,10 +6,10 @@ namespace App\Sitting;
 
 use App\Account\User;
 use App\Clock\Moment;
+use App\Database\Lock;
 use App\Http\Refusal;
 use DateTimeImmutable;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 
 /**
@@ -41,7 +41,7 @@ final readonly class Deleting
     /** @throws Refusal when it is too late, or its place has been taken */
     public function restore(Sitting $sitting): void
     {
-        DB::transaction(function () use ($sitting): void {
+        Lock::person($sitting->user_id, function () use ($sitting): void {
             $gone = Sitting::onlyTrashed()->find($sitting->id);
             if ($gone === null) {
                 return;
@@ -77,7 +77,7 @@ final readonly class Deleting
             ->where('deleted_at', '<', $before)
             ->get();
         foreach ($gone as $sitting) {
-            DB::transaction(function () use ($sitting): void {
+            Lock::sitting($sitting->id, function () use ($sitting): void {
                 $this->settlement->release($sitting);
                 $this->attempts->letGo($sitting);
                 $sitting->forceDelete();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sitting;
 
 use App\Clock\Moment;
+use App\Database\Lock;
 use App\Http\Refusal;
 use Closure;
 use Illuminate\Support\Facades\DB;
@@ -171,7 +172,7 @@ final readonly class Desk
      */
     public function write(Sitting $sitting, Closure $work): mixed
     {
-        return DB::transaction(function () use ($sitting, $work): mixed {
+        return Lock::sitting($sitting->id, function () use ($sitting, $work): mixed {
             $fresh = $this->fresh($sitting);
             $done = $work($fresh, $this->nowFor($fresh));
             $fresh->revision++;

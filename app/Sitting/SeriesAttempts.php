@@ -6,6 +6,7 @@ namespace App\Sitting;
 
 use App\Account\User;
 use App\Assembly\SeriesTests;
+use App\Database\Lock;
 use App\Http\Refusal;
 use App\Question\Candidacy;
 use Illuminate\Database\Query\Builder;
@@ -28,7 +29,7 @@ final readonly class SeriesAttempts
      */
     public function next(Candidacy $candidacy, string $series, string $test): Sitting
     {
-        return DB::transaction(function () use ($candidacy, $series, $test): Sitting {
+        return Lock::person($candidacy->user->id, function () use ($candidacy, $series, $test): Sitting {
             $row = $this->tests->row($candidacy->exam, $series, $test) ?? throw Refusal::notFound();
             $waiting = Sitting::query()
                 ->where('status', Stage::NotStarted)

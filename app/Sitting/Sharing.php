@@ -6,6 +6,7 @@ namespace App\Sitting;
 
 use App\Account\User;
 use App\Assembly\Test;
+use App\Database\Lock;
 use App\Http\Refusal;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
@@ -39,7 +40,7 @@ final readonly class Sharing
 
         $test->refuseAdaptive('Each question of an adaptive test depends on the answer before, so it cannot be shared.');
 
-        return DB::transaction(function () use ($sitting, $test): string {
+        return Lock::test($test->id, function () use ($sitting, $test): string {
             $row = DB::table('shared_tests')->where('test_id', $test->id)->first();
             $code = $row === null ? $this->code() : (string) $row->code;
             DB::table('shared_tests')->upsert(
@@ -76,10 +77,14 @@ final readonly class Sharing
      */
     public function join(User $user, string $code): Sitting
     {
-        return DB::transaction(function () use ($user, $code): Sitting {
-            $row =
-                DB::table('shared_tests')->where('code', self::read($code))->first() ??
-                throw Refusal::unmet('unknown_code', 'There is no test with this code. Look at it once more.');
+        $shared = DB::table('shared_tests')->where('code', self::read($code))->value('test_id');
+        if (! is_string($shared)) {
+            throw Refusal::unmet('unknown_code', 'There is no test with this code. Look at it once more.');
+        }
+
+        return Lock::test($shared, function () use ($user, $shared): Sitting {
+            // It may have been closed since.
+            $row = DB::table('shared_tests')->where('test_id', $shared)->first() ?? throw Refusal::notFound();
             $mine = DB::table('shared_sittings')
                 ->join('sittings', 'sittings.id', '=', 'shared_sittings.sitting_id')
                 ->where('shared_sittings.test_id', $row->test_id)

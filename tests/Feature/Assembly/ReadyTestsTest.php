@@ -9,6 +9,7 @@ use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Question\Syllabus;
 use App\Workshop\BankLoader;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\TestCase;
 use Uplandia\Core\Assembly\PaperItem;
@@ -256,7 +257,7 @@ final class ReadyTestsTest extends TestCase
             ->assertStatus(409)
             ->assertJsonPath('reason', 'attempts_used');
         $this->travel(11)->minutes();
-        $this->postJson("{$path}/sittings", ['page' => 1])->assertOk();
+        self::assertSame(0, Artisan::call('sittings:close'));
         self::assertSame(3, $water()['used']);
         $begin()->assertStatus(409);
         $this->postJson("/api/sittings/{$this->lastSat()}/again", ['how' => 'same'])->assertStatus(409);

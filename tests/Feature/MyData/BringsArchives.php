@@ -137,7 +137,7 @@ trait BringsArchives
             $told["{$slug} gaps"] = $this->getJson("{$exam}/gaps?page=1");
             $told["{$slug} library"] = $this->getJson("{$exam}/library?page=1");
             $told["{$slug} cards"] = $this->getJson("{$exam}/cards?show=all&page=1");
-            $told["{$slug} tests"] = $this->postJson("{$exam}/sittings", ['page' => 1]);
+            $told["{$slug} tests"] = $this->getJson("{$exam}/sittings?page=1");
         }
         foreach ($sittings as $i => $sitting) {
             $path = "/api/sittings/{$sitting->id}";
