@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Cohort;
 
+use App\Database\Recounts;
 use App\Question\Exam;
 use App\Sitting\HandedIn;
 use Illuminate\Database\Query\Builder;
@@ -14,7 +15,7 @@ use Illuminate\Support\Facades\DB;
  * against very many costs little. In all it is the share of marks, by topic the mean credit.
  * Source: computation.md, section 10.
  */
-final class CohortMarks
+final class CohortMarks implements Recounts
 {
     /** The name of the whole exam among its topics. */
     public const WHOLE = '';
@@ -68,8 +69,13 @@ final class CohortMarks
         return ['sitting' => (string) $whole->sitting_id, 'shares' => $shares];
     }
 
+    public function what(): string
+    {
+        return 'Places in the cohort';
+    }
+
     /** @return iterable<string|null> for each row, how it differs from what its sitting came to; null: it does not */
-    public function faults(): iterable
+    public function differences(?string $email): iterable
     {
         $rows = DB::table('cohort_marks')->orderBy('sitting_id')->get();
         foreach ($rows->groupBy('sitting_id') as $id => $of) {

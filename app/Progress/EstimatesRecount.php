@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\Progress;
 
 use App\Account\User;
+use App\Database\Recounts;
 use App\Question\Candidacy;
 use App\Question\Exam;
 use Illuminate\Support\Facades\DB;
 
 /** Works out anew where candidates stand, as of when it was made, and holds it against what is kept. */
-final readonly class EstimatesRecount
+final readonly class EstimatesRecount implements Recounts
 {
     /** Two ways to add up the same answers may part in the last digits. */
     private const RESTS = 1e-7;
@@ -19,11 +20,16 @@ final readonly class EstimatesRecount
     {
     }
 
+    public function what(): string
+    {
+        return 'Estimates';
+    }
+
     /**
      * @param  string|null  $email  of the only candidate to look at; null: all
      * @return iterable<string|null> for each that is not of before, how it differs; null: it does not
      */
-    public function run(?string $email): iterable
+    public function differences(?string $email): iterable
     {
         $rows = DB::table('kept_estimates')
             ->join('users', 'users.id', '=', 'kept_estimates.user_id')

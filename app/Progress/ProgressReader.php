@@ -13,6 +13,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Progress\EvidenceGate;
 use Uplandia\Core\Result\Leaning;
 
 /**
@@ -42,7 +43,7 @@ final readonly class ProgressReader
             responses: $stands['responses'],
             responsesMissing: $stands['responsesMissing'],
             weightTouched: $stands['weightTouched'],
-            untouched: $stands['untouched'],
+            untouched: EvidenceGate::isTouched($stands['weightTouched']) ? [] : $stands['untouched'],
             outlook: OutlookView::of($stands['outlook']),
             outlooks: $this->outlooks(candidacy: $candidacy, day: $day, stands: $stands),
             topics: $this->topics($candidacy, array_column($stands['topics'], null, 'code')),

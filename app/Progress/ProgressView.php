@@ -12,7 +12,7 @@ final readonly class ProgressView
      * @param  int  $responses  Independent answers that the estimates rest on.
      * @param  int  $responsesMissing  Still wanted before an outlook is shown.
      * @param  float  $weightTouched  Share of the exam that they touch.
-     * @param  list<string>  $untouched  Topics without one.
+     * @param  list<string>  $untouched  Topics without one, the weightiest first; none where enough of it is touched.
      * @param  OutlookView|null  $outlook  Null: too little evidence.
      * @param  list<OutlookDayView>  $outlooks  Its course over time, by day.
      * @param  list<TopicStandView>  $topics  In the order of the blueprint.

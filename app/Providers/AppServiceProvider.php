@@ -13,24 +13,32 @@ use App\Assembly\RecipePolicy;
 use App\Assembly\SavedRecipe;
 use App\Bench\TellsPeak;
 use App\Clock\SystemClock;
+use App\Cohort\CohortMarks;
 use App\Cohort\Comparison;
 use App\Database\ImmediateConnector;
+use App\Database\Recounts;
 use App\Http\CountsInFiles;
 use App\Http\WholeFileSessions;
 use App\Progress\AdaptiveResults;
+use App\Progress\EstimatesRecount;
 use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Question\Fts5Search;
+use App\Question\Tallies;
 use App\Question\TextSearch;
 use App\Result\Compares;
 use App\Result\KeepsStandings;
+use App\Result\OutcomesRecount;
 use App\Result\Settlement;
 use App\Result\TellsExpected;
+use App\Revisit\CardsRecount;
 use App\Revisit\Standings;
+use App\Revisit\StandingsRecount;
 use App\Sitting\RunningSittings;
 use App\Sitting\Settles;
 use App\Sitting\Sitting;
 use App\Sitting\SittingPolicy;
+use App\Sitting\SittingsRecount;
 use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Cache\Repository;
@@ -67,6 +75,15 @@ final class AppServiceProvider extends ServiceProvider
 
     public function register(): void
     {
+        $this->app->tag([
+            Tallies::class,
+            SittingsRecount::class,
+            OutcomesRecount::class,
+            StandingsRecount::class,
+            CardsRecount::class,
+            EstimatesRecount::class,
+            CohortMarks::class,
+        ], Recounts::class);
         $this->app->singleton(ClockInterface::class, fn (): SystemClock => new SystemClock(
             config('app.demo') === true ? max(0, (int) config('app.days_ahead')) : 0,
         ));

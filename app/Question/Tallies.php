@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Question;
 
+use App\Database\Recounts;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -12,7 +13,7 @@ use stdClass;
  * How many live questions each topic and unit holds, how difficult, and with which tags, kept beside them: a page that
  * shows the bank must not count it. Whoever changes the bank renews them, and with that makes old what goes by it.
  */
-final readonly class Tallies
+final readonly class Tallies implements Recounts
 {
     private const DIFFICULTIES = ['topic_id', 'b', 'luck', 'questions'];
 
@@ -38,8 +39,13 @@ final readonly class Tallies
         DB::table('kept_estimates')->where('exam_id', $exam)->increment('evidence');
     }
 
+    public function what(): string
+    {
+        return 'Tallies of the bank that differ';
+    }
+
     /** @return list<string> how what is kept differs from what is there */
-    public function faults(): array
+    public function differences(?string $email): array
     {
         $faults = [];
         $kept = [

@@ -6,6 +6,7 @@ namespace App\Result;
 
 use App\Assembly\TestItem;
 use App\Assembly\TestItems;
+use App\Database\Recounts;
 use App\Sitting\Exposures;
 use App\Sitting\Sitting;
 use App\Sitting\SittingsRecount;
@@ -15,7 +16,7 @@ use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Sitting\State;
 
 /** Folds and marks every sitting anew and holds it against what is stored. */
-final class OutcomesRecount
+final class OutcomesRecount implements Recounts
 {
     /** @var array<string, array<int, TestItem>> the last test's items: a paper is sat by many */
     private array $kept = [];
@@ -27,11 +28,16 @@ final class OutcomesRecount
     ) {
     }
 
+    public function what(): string
+    {
+        return 'Sittings';
+    }
+
     /**
      * @param  string|null  $email  of the only candidate to look at; null: all
      * @return iterable<string|null> for each sitting, how it differs; null: it does not
      */
-    public function run(?string $email): iterable
+    public function differences(?string $email): iterable
     {
         $sittings = Sitting::query()
             ->with('test.exam', 'user')

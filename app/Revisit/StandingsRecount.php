@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
+use App\Database\Recounts;
 use App\Result\OutcomesRecount;
 use App\Sitting\KeyGate;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Makes every standing anew from the outcomes and holds it against what is stored. */
-final readonly class StandingsRecount
+final readonly class StandingsRecount implements Recounts
 {
     private const AT_ONCE = 500;
 
@@ -18,11 +19,16 @@ final readonly class StandingsRecount
     {
     }
 
+    public function what(): string
+    {
+        return 'Standings';
+    }
+
     /**
      * @param  string|null  $email  of the only candidate to look at; null: all
      * @return iterable<string|null> for each standing, how it differs; null: it does not
      */
-    public function run(?string $email): iterable
+    public function differences(?string $email): iterable
     {
         $pairs = DB::table('outcomes')
             ->select(['user_id', 'exam_id'])

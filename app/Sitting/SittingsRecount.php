@@ -4,17 +4,23 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
+use App\Database\Recounts;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Sitting\State;
 
 /** Holds what is kept beside the events of a sitting, to be fast, against the events themselves. */
-final readonly class SittingsRecount
+final readonly class SittingsRecount implements Recounts
 {
+    public function what(): string
+    {
+        return 'Folds';
+    }
+
     /**
      * @param  string|null  $email  of the only candidate to look at; null: all
      * @return iterable<string|null> for each sitting, how it differs; null: it does not
      */
-    public function run(?string $email): iterable
+    public function differences(?string $email): iterable
     {
         $begun = Sitting::query()
             ->where('status', '!=', Stage::NotStarted)

@@ -124,24 +124,6 @@ final readonly class Filters
         return $without;
     }
 
-    /**
-     * The same filters with other tags.
-     *
-     * @param  array<string, list<string>>  $tags
-     */
-    public function withTags(array $tags): self
-    {
-        return new self(
-            topics: $this->topics,
-            pools: $this->pools,
-            difficulties: $this->difficulties,
-            kinds: $this->kinds,
-            tags: $tags,
-            words: $this->words,
-            only: $this->only,
-        );
-    }
-
     /** The same filters without one of them. */
     public function without(string $name): self
     {

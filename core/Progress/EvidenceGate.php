@@ -48,7 +48,13 @@ final readonly class EvidenceGate
 
     public function isOpen(): bool
     {
+        return $this->responsesMissing === 0 && self::isTouched($this->weightTouched);
+    }
+
+    /** Whether what was answered touches enough of the exam. */
+    public static function isTouched(float $weight): bool
+    {
         // Weights are decimals: 0.6 may come out a hair below itself.
-        return $this->responsesMissing === 0 && $this->weightTouched >= self::WEIGHT_SHARE - 1e-9;
+        return $weight >= self::WEIGHT_SHARE - 1e-9;
     }
 }

@@ -21,20 +21,18 @@ final readonly class Timing
      * @param  list<float|null>  $quarters  mean credit of each quarter of the test; null: none of it was
      *   reached and marked
      * @param  list<int>  $fastAndMissed  positions missed in under two thirds of the cohort's median time
-     * @param  list<int>  $slowAndMissed  positions missed in over one and a half times the median
      */
     private function __construct(
         public array $slowest,
         public array $quarters,
         public array $fastAndMissed,
-        public array $slowAndMissed,
     ) {
     }
 
     /** @param  list<QuestionResult>  $answers  in the order of the test */
     public static function of(array $answers): self
     {
-        $times = $fast = $slow = [];
+        $times = $fast = [];
         $sums = $counts = array_fill(0, self::QUARTERS, 0.0);
         $n = max(1, count($answers));
         foreach ($answers as $i => $answer) {
@@ -44,14 +42,9 @@ final readonly class Timing
                 $sums[$quarter] += $answer->share();
                 $counts[$quarter]++;
             }
-            if ($answer->credit->outcome !== Outcome::Missed) {
-                continue;
-            }
-            $tempo = Tempo::of($answer->ms, $answer->cohortMedianMs);
-            if ($tempo === Tempo::Fast) {
+            $isFast = Tempo::of($answer->ms, $answer->cohortMedianMs) === Tempo::Fast;
+            if ($isFast && $answer->credit->outcome === Outcome::Missed) {
                 $fast[] = $answer->position;
-            } elseif ($tempo === Tempo::Slow) {
-                $slow[] = $answer->position;
             }
         }
         arsort($times);
@@ -64,7 +57,6 @@ final readonly class Timing
                 $counts,
             ),
             fastAndMissed: $fast,
-            slowAndMissed: $slow,
         );
     }
 

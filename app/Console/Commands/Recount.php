@@ -4,13 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Cohort\CohortMarks;
-use App\Progress\EstimatesRecount;
-use App\Question\Tallies;
-use App\Result\OutcomesRecount;
-use App\Revisit\CardsRecount;
-use App\Revisit\StandingsRecount;
-use App\Sitting\SittingsRecount;
+use App\Database\Recounts;
 use Illuminate\Console\Command;
 
 final class Recount extends Command
@@ -21,36 +15,21 @@ final class Recount extends Command
 
     protected $description = 'Recompute outcomes, totals and standings from the events, and say what differs from what is stored';
 
-    public function handle(
-        SittingsRecount $sittings,
-        Tallies $tallies,
-        OutcomesRecount $outcomes,
-        StandingsRecount $standings,
-        CardsRecount $cards,
-        EstimatesRecount $estimates,
-        CohortMarks $marks,
-    ): int {
+    public function handle(): int
+    {
         $user = $this->option('user');
         $address = is_string($user) ? $user : null;
         $found = 0;
-        $runs = [
-            'Tallies of the bank that differ' => $tallies->faults(),
-            'Folds' => $sittings->run($address),
-            'Sittings' => $outcomes->run($address),
-            'Standings' => $standings->run($address),
-            'Cards' => $cards->run($address),
-            'Estimates' => $estimates->run($address),
-            'Places in the cohort' => $marks->faults(),
-        ];
-        foreach ($runs as $what => $run) {
+        /** @var Recounts $recount */
+        foreach ($this->laravel->tagged(Recounts::class) as $recount) {
             $checked = 0;
-            foreach ($run as $difference) {
+            foreach ($recount->differences($address) as $difference) {
                 $checked++;
                 if ($difference !== null && ++$found <= self::MOST_LINES) {
                     $this->error($difference);
                 }
             }
-            $this->line("{$what} recomputed: {$checked}.");
+            $this->line("{$recount->what()} recomputed: {$checked}.");
         }
         $this->line($found === 0 ? 'Nothing differs.' : "{$found} differ.");
 

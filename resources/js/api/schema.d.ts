@@ -3006,7 +3006,7 @@ export interface components {
             responsesMissing: number;
             /** @description Share of the exam that they touch. */
             weightTouched: number;
-            /** @description Topics without one. */
+            /** @description Topics without one, the weightiest first; none where enough of it is touched. */
             untouched: string[];
             /** @description Null: too little evidence. */
             outlook: components["schemas"]["Outlook"] | null;

@@ -280,6 +280,7 @@ final class MasteryTest extends TestCase
         $narrow = EvidenceGate::of([60, 0, 5, 0], $weights);
         self::assertSame([false, [1, 3]], [$narrow->isOpen(), $narrow->untouched]);
         self::assertEqualsWithDelta(0.55, $narrow->weightTouched, 1e-12);
+        self::assertSame([false, true, true], array_map(EvidenceGate::isTouched(...), [0.55, 0.1 + 0.5, 0.7]));
         // A topic of which nothing is said was not touched.
         self::assertSame([false, [2, 3]], [
             EvidenceGate::of([40], [50.0, 0.0, 30.0, 20.0])->isOpen(),

@@ -21,6 +21,7 @@ use Uplandia\Core\Result\RapidGuess;
 use Uplandia\Core\Result\Status;
 use Uplandia\Core\Result\Striking;
 use Uplandia\Core\Result\SurenessReport;
+use Uplandia\Core\Result\Tempo;
 use Uplandia\Core\Result\Timing;
 use Uplandia\Core\Sitting\Sureness;
 
@@ -175,7 +176,9 @@ final class ResultTest extends TestCase
         );
         $timing = Timing::of([$missed(0, 39_999), $missed(1, 40_000), $missed(2, 90_000), $missed(3, 90_001)]);
 
-        self::assertSame([[0], [3]], [$timing->fastAndMissed, $timing->slowAndMissed]);
+        self::assertSame([0], $timing->fastAndMissed);
+        $tempos = array_map(fn (int $ms): ?Tempo => Tempo::of($ms, 60_000.0), [39_999, 40_000, 90_000, 90_001]);
+        self::assertSame([Tempo::Fast, null, null, Tempo::Slow], $tempos);
     }
 
     public function test_what_was_not_reached_says_nothing_of_fading(): void
@@ -289,7 +292,7 @@ final class ResultTest extends TestCase
         self::assertSame([2, 7, 1, 4, 6], $timing->slowest);
         self::assertSame([1.0, 1.0, 0.0, 0.0], $timing->quarters);
         self::assertTrue($timing->fades());
-        self::assertSame([[5, 6], [7]], [$timing->fastAndMissed, $timing->slowAndMissed]);
+        self::assertSame([5, 6], $timing->fastAndMissed);
         self::assertFalse(Timing::of([])->fades());
     }
 

@@ -211,7 +211,7 @@ final class PlaceTest extends TestCase
     {
         $this->others(2);
         $this->renew();
-        self::assertSame([null], array_unique([...app(CohortMarks::class)->faults()]));
+        self::assertSame([null], array_unique([...app(CohortMarks::class)->differences(null)]));
         DB::table('cohort_marks')->where('topic', 'water')->limit(1)->update(['share' => 0.123]);
         self::assertSame(1, Artisan::call('recount'));
         self::assertStringContainsString('its place in the cohort is not what it came to', Artisan::output());

@@ -89,10 +89,10 @@ export function OutlookFigure({ progress }: { progress: View<'Progress'> }) {
 }
 
 /** What is missing before an outlook can be told. */
-export function missing(of: Pick<View<'Progress'>, 'responsesMissing' | 'weightTouched' | 'untouched'>): string {
+export function missing(of: Pick<View<'Progress'>, 'responsesMissing' | 'untouched'>): string {
   const parts = [
     of.responsesMissing > 0 && `${count(of.responsesMissing, 'more question')} met for the first time`,
-    of.weightTouched < 0.6 && `questions of ${of.untouched.slice(0, 2).join(' and ')}`,
+    of.untouched.length > 0 && `questions of ${of.untouched.slice(0, 2).join(' and ')}`,
   ].filter(Boolean);
   return parts.length === 0
     ? 'The bank does not hold questions of every topic, so no outlook can be told.'
