@@ -6,7 +6,6 @@ namespace App\Http\Contract;
 
 use App\Http\Form;
 use BackedEnum;
-use JsonSerializable;
 use LogicException;
 use PHPStan\PhpDocParser\Ast\ConstExpr\ConstExprIntegerNode;
 use PHPStan\PhpDocParser\Ast\ConstExpr\ConstExprStringNode;
@@ -127,12 +126,6 @@ final class Shapes
     {
         $reflected = new ReflectionClass($class);
         $names = self::namesIn($reflected);
-        if ($reflected->implementsInterface(JsonSerializable::class)) {
-            $returned = $this->doc($reflected->getMethod('jsonSerialize'))?->getReturnTagValues()[0]->type
-                ?? throw new LogicException("{$class} does not say what it is made into.");
-
-            return self::described(self::textOf($this->doc($reflected)), $this->type($returned, $names));
-        }
         $constructor = $reflected->getConstructor();
         $tags = [];
         foreach (($constructor === null ? null : $this->doc($constructor))?->getParamTagValues() ?? [] as $tag) {
