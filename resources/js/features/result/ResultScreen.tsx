@@ -44,6 +44,14 @@ function Result({ result }: { result: View<'Result'> }) {
         <h1 className="text-2xl font-bold">{result.title}</h1>
       </div>
 
+      {result.untold > 0 && (
+        <Notice>
+          {count(result.untold, 'question')} {result.untold === 1 ? 'is' : 'are'} left out of all that is said here: a
+          test of yours whose clock is not over still asks {result.untold === 1 ? 'it' : 'them'}. Hand that in, or
+          delete it, and {result.untold === 1 ? 'it comes' : 'they come'} back.
+        </Notice>
+      )}
+
       {result.expected && <Expected result={result} expected={result.expected} />}
       <div
         className={clsx(
@@ -69,14 +77,6 @@ function Result({ result }: { result: View<'Result'> }) {
       {late && late.answers > 0 && (
         <Notice tone="warn">
           {count(late.answers, 'answer')} {late.answers === 1 ? 'does' : 'do'} not count. {late.why}
-        </Notice>
-      )}
-
-      {result.untold > 0 && (
-        <Notice>
-          {count(result.untold, 'question')} {result.untold === 1 ? 'is' : 'are'} left out of all that is said here: a
-          test of yours whose clock is not over still asks {result.untold === 1 ? 'it' : 'them'}. Hand that in, or
-          delete it, and {result.untold === 1 ? 'it comes' : 'they come'} back.
         </Notice>
       )}
 
