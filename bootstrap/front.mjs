@@ -31,11 +31,11 @@ export function front({ host = '127.0.0.1', behind, proxies = '', most = MOST, m
       'Content-Length': Buffer.byteLength(text),
       'X-Content-Type-Options': 'nosniff',
       'Cache-Control': 'no-store, private',
-      Connection: 'close',
       ...(status === 503 && { 'Retry-After': '2' }),
     });
     answer.end(text);
-    // What is still being sent goes nowhere, for long enough that a sender reads the answer.
+    // What is still being sent goes nowhere, for long enough that a sender reads the answer: were the connection closed at
+    // once, many would see a reset and no sentence.
     asked.unpipe().resume();
     setTimeout(() => asked.socket.destroy(), 2_000).unref();
   };
@@ -44,9 +44,12 @@ export function front({ host = '127.0.0.1', behind, proxies = '', most = MOST, m
     const told = Number(asked.headers['content-length'] ?? 0);
     if (told > most) return refuse(asked, answer, 413);
     if (onTheWay + told > mostAtOnce) return refuse(asked, answer, 503);
-    let held = told;
+    let [held, isOpen] = [told, true];
     onTheWay += told;
-    answer.once('close', () => (onTheWay -= held));
+    answer.once('close', () => {
+      onTheWay -= held;
+      isOpen = false;
+    });
 
     const from = asked.socket.remoteAddress?.replace(/^::ffff:/, '') ?? '';
     const headers = { 'x-forwarded-for': from, ...asked.headers, connection: 'close' };
@@ -70,6 +73,8 @@ export function front({ host = '127.0.0.1', behind, proxies = '', most = MOST, m
     answer.on('close', () => onward.destroy());
     let sent = 0;
     asked.on('data', (piece) => {
+      // After the answer nothing is held of what still comes.
+      if (!isOpen) return;
       sent += piece.length;
       // Of what did not say how much it is, only so much is taken.
       onTheWay += Math.max(0, sent - held);

@@ -99,6 +99,27 @@ describe('the front', () => {
     expect((await ask(port, Buffer.alloc(60 * KB), length)).status).toBe(201);
   });
 
+  it('gives room back once, however much of what was refused still comes', async () => {
+    const { port } = await stood({ mostAtOnce: 100 * KB });
+    const endless = request({
+      host: '127.0.0.1',
+      port,
+      method: 'POST',
+      headers: { 'Transfer-Encoding': 'chunked' },
+    });
+    endless.on('error', () => undefined);
+    const refused = new Promise<number>((done) => endless.on('response', (answer) => done(answer.statusCode ?? 0)));
+    endless.write(Buffer.alloc(70 * KB));
+    expect(await refused).toBe(413);
+    for (let i = 0; i < 20; i++) {
+      endless.write(Buffer.alloc(16 * KB));
+      await new Promise((passed) => setTimeout(passed, 10));
+    }
+    endless.destroy();
+    const said = await ask(port, Buffer.alloc(60 * KB), { 'Content-Length': `${60 * KB}` });
+    expect(said.status).toBe(201);
+  });
+
   it('says itself who asks, but for proxies whose word is taken', async () => {
     const forged = { 'X-Forwarded-For': '9.9.9.9', 'X-Forwarded-Proto': 'https', Forwarded: 'for=9.9.9.9' };
     for (const [proxies, told] of [
