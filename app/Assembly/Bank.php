@@ -85,7 +85,7 @@ final readonly class Bank
     /** @throws Refusal for a topic that the exam does not have */
     public function selection(Candidacy $candidacy, Filters $filters): Selection
     {
-        $today = ($enrolment = $candidacy->enrolment())->dayOf(Moment::now($this->clock));
+        [$enrolment, $today] = [$candidacy->enrolment(), $candidacy->today($this->clock)];
 
         return new Selection(
             search: $this->search,

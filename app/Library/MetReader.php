@@ -6,7 +6,6 @@ namespace App\Library;
 
 use App\Account\User;
 use App\Assembly\Bank;
-use App\Clock\Moment;
 use App\Http\Refusal;
 use App\Question\Candidacy;
 use App\Question\Exam;
@@ -115,7 +114,7 @@ final readonly class MetReader
                 quote: (string) $row->quote,
             ))->all()),
             due: $now->due($enrolment->examDay),
-            recall: $now->recall($enrolment->dayOf(Moment::now($this->clock))),
+            recall: $now->recall($candidacy->today($this->clock)),
         );
     }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Assembly\Bank;
-use App\Clock\Moment;
 use App\Progress\Coverage;
 use App\Progress\KeptEstimates;
 use App\Question\Candidacy;
@@ -37,7 +36,7 @@ final readonly class Plans
             return null;
         }
 
-        $today = $enrolment->dayOf(Moment::now($this->clock));
+        $today = $candidacy->today($this->clock);
 
         return Plan::of(
             today: $today,

@@ -30,7 +30,7 @@ final readonly class ThisWeek
     public function of(Candidacy $candidacy, ?Plan $plan = null): ?ThisWeekView
     {
         $enrolment = $candidacy->enrolment();
-        $today = $enrolment->dayOf(Moment::now($this->clock));
+        $today = $candidacy->today($this->clock);
         if ($enrolment->examDay === null || $today >= $enrolment->examDay || ! $enrolment->saysHours) {
             return null;
         }

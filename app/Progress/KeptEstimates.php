@@ -40,14 +40,14 @@ final readonly class KeptEstimates
         $kept = $row?->estimates === null ? null : self::read((string) $row->estimates);
         $isFresh = $kept !== null &&
             (int) $row->made_of === (int) $row->evidence &&
-            (int) $row->day === $this->today($candidacy);
+            (int) $row->day === $candidacy->today($this->clock);
         if ($isFresh) {
             return $kept + ['day' => (int) $row->day];
         }
         if ($kept === null || $kept['stands']['responses'] < self::AT_ONCE) {
             $made = $this->renew($candidacy, $this->afterwards->do(...));
 
-            return $made + ['day' => $this->today($candidacy)];
+            return $made + ['day' => $candidacy->today($this->clock)];
         }
         $this->afterwards->do(function () use ($candidacy): void {
             $this->renew($candidacy);
@@ -67,7 +67,7 @@ final readonly class KeptEstimates
         $evidence = $mine()->value('evidence');
         $evidence = is_numeric($evidence) ? (int) $evidence : 0;
         $now = Moment::now($this->clock);
-        $day = $this->today($candidacy);
+        $day = $candidacy->today($this->clock);
         $made = $this->make($candidacy, $now);
         $outlook = $made['stands']['outlook'];
         $keep = fn () => DB::transaction(function () use ($candidacy, $evidence, $now, $day, $made, $outlook): void {
@@ -127,11 +127,6 @@ final readonly class KeptEstimates
     public static function written(array $made): string
     {
         return json_encode($made, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
-    }
-
-    private function today(Candidacy $candidacy): int
-    {
-        return $candidacy->today($this->clock);
     }
 
     /** @return Kept|null null: it cannot be read any more */

@@ -49,7 +49,7 @@ final readonly class StudyDays
      */
     public function shown(Candidacy $candidacy, array $days): array
     {
-        $first = $this->today($candidacy) - self::SHOWN;
+        $first = $candidacy->today($this->clock) - self::SHOWN;
 
         return array_values(array_filter($days, fn (int $day): bool => $day > $first, ARRAY_FILTER_USE_KEY));
     }
@@ -69,7 +69,7 @@ final readonly class StudyDays
         foreach ($days as $day) {
             $most = $day->answered > ($most->answered ?? 0) ? $day : $most;
         }
-        $runs = Runs::of(array_keys($days), $this->today($candidacy));
+        $runs = Runs::of(array_keys($days), $candidacy->today($this->clock));
 
         return new BestsView(
             timed: $best === null
@@ -85,10 +85,5 @@ final readonly class StudyDays
             run: $runs->longest,
             runNow: $runs->now,
         );
-    }
-
-    private function today(Candidacy $candidacy): int
-    {
-        return $candidacy->today($this->clock);
     }
 }

@@ -8,7 +8,6 @@ use App\Assembly\Bank;
 use App\Assembly\HoldsBack;
 use App\Assembly\NewItems;
 use App\Assembly\Test;
-use App\Clock\Moment;
 use App\Http\Refusal;
 use App\Question\Candidacy;
 use App\Question\Enrolment;
@@ -121,7 +120,7 @@ final readonly class WeakSpotTests
     {
         $syllabus = $candidacy->syllabus();
         $enrolment = $candidacy->enrolment();
-        $today = $enrolment->dayOf(Moment::now($this->clock));
+        $today = $candidacy->today($this->clock);
         $rows = OwnStandings::beside(DB::table('questions'), $candidacy->user->id)
             ->where('questions.exam_id', $candidacy->exam->id)
             ->whereNull('questions.retired_at')

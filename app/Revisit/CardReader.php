@@ -38,7 +38,7 @@ final readonly class CardReader
         int $page,
     ): CardsView {
         $enrolment = $candidacy->enrolment();
-        $today = $enrolment->dayOf(Moment::now($this->clock));
+        $today = $candidacy->today($this->clock);
         $wanted = $this->wanted(candidacy: $candidacy, show: $show, section: $section);
         $covered = $this->covered($candidacy->user->id);
         $ids = $words === '' ? $wanted->pluck('id')->all() : $this->finding($wanted, $words, $covered);
@@ -67,7 +67,7 @@ final readonly class CardReader
     public function due(Candidacy $candidacy): Builder
     {
         $enrolment = $candidacy->enrolment();
-        $today = $enrolment->dayOf(Moment::now($this->clock));
+        $today = $candidacy->today($this->clock);
         $cards = $this->mine($candidacy)->where('suspended', false);
 
         return $enrolment->allIsDueOn($today) ? $cards : $cards->where('due_day', '<=', $today);
@@ -189,7 +189,7 @@ final readonly class CardReader
     private function next(Candidacy $candidacy): ?string
     {
         $enrolment = $candidacy->enrolment();
-        $today = $enrolment->dayOf(Moment::now($this->clock));
+        $today = $candidacy->today($this->clock);
         if ($enrolment->allIsDueOn($today)) {
             return null;
         }

@@ -30,7 +30,7 @@ final readonly class RevisitReader
     public function of(Candidacy $candidacy, RevisitsShown $show, int $page): RevisitsView
     {
         $enrolment = $candidacy->enrolment();
-        $today = $enrolment->dayOf(Moment::now($this->clock));
+        $today = $candidacy->today($this->clock);
         $byDay = $this->days->of($candidacy, $today);
         $suspended = $this->suspended($candidacy)->count();
         $due = $byDay[$today] ?? 0;
@@ -104,7 +104,7 @@ final readonly class RevisitReader
     private function shown(Candidacy $candidacy, RevisitsShown $show): Builder
     {
         $enrolment = $candidacy->enrolment();
-        $today = $enrolment->dayOf(Moment::now($this->clock));
+        $today = $candidacy->today($this->clock);
         $rows = DueDays::scheduled($candidacy);
         if ($enrolment->allIsDueOn($today)) {
             return $show === RevisitsShown::Due ? $rows : $rows->whereRaw('false');
@@ -142,7 +142,7 @@ final readonly class RevisitReader
     private function revisits(Candidacy $candidacy, array $questions): array
     {
         $enrolment = $candidacy->enrolment();
-        $today = $enrolment->dayOf(Moment::now($this->clock));
+        $today = $candidacy->today($this->clock);
         $met = $this->questions->of($candidacy, $questions);
 
         return array_map(

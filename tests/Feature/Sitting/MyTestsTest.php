@@ -98,6 +98,9 @@ final class MyTestsTest extends TestCase
                 [['mode' => 'tutor', 'state' => 'handed_in'], []],
                 [['order' => 'share', 'down' => false, 'state' => 'handed_in'], ['birch_', 'Alder 100%']],
                 [['order' => 'share', 'down' => true, 'state' => 'handed_in'], ['Alder 100%', 'birch_']],
+                // As a browser writes it in an address.
+                [['order' => 'share', 'down' => 'false', 'state' => 'handed_in'], ['birch_', 'Alder 100%']],
+                [['order' => 'share', 'down' => 'true', 'state' => 'handed_in'], ['Alder 100%', 'birch_']],
                 [['order' => 'mode', 'down' => false], ['Alder 100%', 'Cedar', 'birch_']],
                 [['order' => 'made', 'down' => false], ['Alder 100%', 'birch_', 'Cedar']],
                 [['page' => 9], ['Cedar', 'birch_', 'Alder 100%']],
@@ -115,6 +118,7 @@ final class MyTestsTest extends TestCase
         yield 'an unknown order' => [['page' => 1, 'order' => 'luck']];
         yield 'an unknown mode' => [['page' => 1, 'mode' => 'nap']];
         yield 'an unknown state' => [['page' => 1, 'state' => 'lost']];
+        yield 'neither yes nor no' => [['page' => 1, 'down' => 'perhaps']];
         yield 'a search too long' => [['page' => 1, 'search' => str_repeat('x', 201)]];
     }
 
