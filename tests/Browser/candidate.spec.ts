@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import {
   begin,
   beginWith,
@@ -254,51 +254,61 @@ test('an account from beginning to end', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
 });
 
+const BEFORE_SIGNING_IN = [
+  ['/sign-in', 'Or look round'],
+  ['/register', 'I have an account'],
+  ['/welcome?token=x', 'Choose a password'],
+  ['/forgot', 'Send me a link'],
+  ['/new-password', 'Set it'],
+] as const;
+
+const SIGNED_IN = [
+  ['/', 'Your way through the bank'],
+  ['/build', 'to draw from'],
+  ['/account', 'Delete my account'],
+  ['/handbook/upland-guide/rope.anchors', 'Anchor, holder and load'],
+  ['/pieces', 'A figure'],
+  ['/nowhere', 'There is no page'],
+] as const;
+
 for (const [size, viewport] of Object.entries({
   desk: { width: 1280, height: 800 },
   phone: { width: 390, height: 844 },
   small: { width: 360, height: 640 },
-})) {
-  test(`no screen has a grave fault of accessibility or sticks out sideways: ${size}`, async ({ page }) => {
-    await page.setViewportSize(viewport);
-    const look = async (ready: string) => {
+}))
+  test.describe(`nothing has a grave fault of accessibility or sticks out sideways: ${size}`, () => {
+    test.use({ viewport });
+    const look = async (page: Page, ready: string) => {
       await expect(page.getByText(ready).first()).toBeVisible();
       if (size !== 'small') await expectAccessible(page);
       await expectNoSidewaysScroll(page);
     };
-    for (const [path, ready] of [
-      ['/sign-in', 'Or look round'],
-      ['/register', 'I have an account'],
-      ['/welcome?token=x', 'Choose a password'],
-      ['/forgot', 'Send me a link'],
-      ['/new-password', 'Set it'],
-    ] as const) {
-      await page.goto(path);
-      await look(ready);
-    }
-    await signInAs(page, 'Petra Quill');
-    for (const [path, ready] of [
-      ['/', 'Your way through the bank'],
-      ['/build', 'to draw from'],
-      ['/account', 'Delete my account'],
-      ['/handbook/upland-guide/rope.anchors', 'Anchor, holder and load'],
-      ['/pieces', 'A figure'],
-      ['/nowhere', 'There is no page'],
-    ] as const) {
-      await page.goto(path);
-      await look(ready);
-    }
-    await begin(page, { mode: 'Tutor', questions: 3 });
-    await choose(page, 0);
-    await look('How sure?');
-    await page.getByRole('button', { name: 'Check', exact: true }).click();
-    await look('To take with you');
-    await page.getByRole('button', { name: 'Hand in', exact: true }).click();
-    await look('Before you hand in');
-    await page.getByRole('button', { name: /^Hand in with/ }).click();
-    await look('Take it away');
-    await page.getByRole('link', { name: 'Review each question' }).click();
-    await look('Review');
-    if (size === 'desk') await expectAccessibleInThemes(page);
+
+    test('what is seen before signing in, and then', async ({ page }) => {
+      for (const [path, ready] of BEFORE_SIGNING_IN) {
+        await page.goto(path);
+        await look(page, ready);
+      }
+      await signInAs(page, 'Petra Quill');
+      for (const [path, ready] of SIGNED_IN) {
+        await page.goto(path);
+        await look(page, ready);
+      }
+    });
+
+    test('a test from its first question to its review', async ({ page }) => {
+      await signInAs(page, 'Petra Quill');
+      await begin(page, { mode: 'Tutor', questions: 3 });
+      await choose(page, 0);
+      await look(page, 'How sure?');
+      await page.getByRole('button', { name: 'Check', exact: true }).click();
+      await look(page, 'To take with you');
+      await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+      await look(page, 'Before you hand in');
+      await page.getByRole('button', { name: /^Hand in with/ }).click();
+      await look(page, 'Take it away');
+      await page.getByRole('link', { name: 'Review each question' }).click();
+      await look(page, 'Review');
+      if (size === 'desk') await expectAccessibleInThemes(page);
+    });
   });
-}

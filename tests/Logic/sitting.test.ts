@@ -298,6 +298,30 @@ test('after a pause the questions wait for the server’s word that the clock ru
   expect(store.read()).toMatchObject({ status: 'active', asked: null });
 });
 
+test('one goes on with the letter that knows of it, whatever was under way or failed before', async () => {
+  const paused = { status: 'paused', deadline: null, remainingMs: 500_000 } as const;
+  const { store, server, time } = await openStore([], paused);
+  await settle();
+  // A letter is under way when going on is asked for, and answered afterwards: still paused. The next one is lost.
+  const record = server.record.bind(server);
+  let answer: (() => void) | undefined;
+  server.record = (letter) =>
+    new Promise((done) => (answer = () => done(record(letter).then((told) => ({ ...told, ...paused })))));
+  void store.flush();
+  await settle();
+  void store.resume();
+  server.record = record;
+  answer?.();
+  await settle();
+  expect(store.read()).toMatchObject({ status: 'paused', asked: 'going on' });
+  server.answers.push('down');
+  await time.pass(5_000);
+  expect(store.read()).toMatchObject({ status: 'active', asked: null });
+  const sent = kinds(server.sent('record').flat());
+  expect(sent.filter((kind) => kind === 'shown')).toHaveLength(1);
+  expect(sent.at(-1)).toBe('shown');
+});
+
 test('whoever asks for the answer cannot change theirs, connection or not', async () => {
   const { store, time } = await openStore(['down']);
   store.answer(0, { choice: 'a' });

@@ -256,7 +256,9 @@ function Section({
   // What was taken along by an older version has none.
   const steps = (data.lesson as typeof data.lesson | undefined) ?? [];
   const asLesson = steps.length > 0 && search.has('step');
-  const at = Math.min(steps.length, Math.max(0, Math.trunc(Number(search.get('step') ?? 1)) - 1 || 0));
+  // Without a number: where one stopped, which may become known a moment later.
+  const wanted = search.get('step') ?? '';
+  const at = Math.min(steps.length, wanted === '' ? mine.step : Math.max(0, Math.trunc(Number(wanted)) - 1 || 0));
   const step = (to: number) => {
     setSearch({ step: String(to + 1) }, { preventScrollReset: true });
     mine.reading.mutate({ step: Math.min(to, steps.length - 1), finished: to === steps.length });
@@ -286,7 +288,7 @@ function Section({
                 ]
           }
           chosen={asLesson ? 'lesson' : 'page'}
-          onChoose={(as) => (as === 'page' ? setSearch({}) : setSearch({ step: String(mine.step + 1) }))}
+          onChoose={(as) => (as === 'page' ? setSearch({}) : setSearch({ step: '' }))}
         />
         <ReadAloud key={asLesson ? at : 'page'} what={page} title={title} />
       </div>

@@ -66,6 +66,8 @@ export class SittingStore {
   private gone = false;
   /** Answers that came into a pause which nobody here knew of: given again when one goes on. */
   private heldOver: SittingEvent[] = [];
+  /** A pause or a break is over by the candidate's word, and the server has not said so yet. */
+  private goingOn = false;
 
   constructor(
     sitting: string,
@@ -330,15 +332,25 @@ export class SittingStore {
     this.awake.stop();
   }
 
-  /** What was answered before the server knows that one goes on would not count, so the questions wait for its word. */
+  /**
+   * What was answered before the server knows that one goes on would not count, so the questions wait for its word. It
+   * may come with a later letter than the next: one that was under way already knows nothing of it.
+   */
   private async goOn(kind: 'resumed' | 'break_ended'): Promise<void> {
+    this.goingOn = true;
     if (this.snapshot.asked !== 'going on') this.act(kind, null);
     await this.post.flush();
-    if (this.snapshot.status !== 'active') return;
+  }
+
+  /** Goes on where the server has said so: what was held over is given again, and the question is on screen again. */
+  private wentOn(): void {
+    const { status, asked, current } = this.snapshot;
+    if (!this.goingOn || status !== 'active' || asked !== null) return;
+    this.goingOn = false;
     const heldOver = this.heldOver;
     this.heldOver = [];
     for (const { kind: done, position = null, value } of heldOver) this.act(done, position, value);
-    this.show(this.snapshot.current);
+    this.show(current);
   }
 
   private holdOver(answers: SittingEvent[]): void {
@@ -386,6 +398,7 @@ export class SittingStore {
         this.snapshot.questions[position]?.checked === false
       )
         this.act('checked', position);
+    this.wentOn();
     if (this.snapshot.pack) this.world.along?.keep(this.state());
   }
 
