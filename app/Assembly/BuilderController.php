@@ -10,6 +10,7 @@ use App\Question\Exam;
 use App\Question\QuestionView;
 use App\Question\SyllabusTopic;
 use Illuminate\Http\JsonResponse;
+use Uplandia\Core\Assembly\Filter\PoolFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Pool;
 use Uplandia\Core\Assembly\Supply;
@@ -80,7 +81,7 @@ final readonly class BuilderController
         $everything = $this->bank->selection(candidacy: $candidacy, filters: new Filters());
         $total = fn (Supply $supply): int => $supply->total;
         $all = array_map($total, $this->bank->supplies($everything));
-        $new = array_map($total, $this->bank->supplies($everything->by(new Filters(pools: [Pool::NewToMe]))));
+        $new = array_map($total, $this->bank->supplies($everything->by(new Filters(new PoolFilter(Pool::NewToMe)))));
 
         return array_map(
             fn (SyllabusTopic $top): TopicCountsView => self::counted(

@@ -10,6 +10,7 @@ use App\Question\QuestionSets;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
 use Illuminate\Http\JsonResponse;
+use Uplandia\Core\Assembly\Filter\KindFilter;
 use Uplandia\Core\Shown;
 
 final readonly class ExamController
@@ -46,7 +47,7 @@ final readonly class ExamController
                 bank: array_sum(array_column($topics, 'questions')),
                 sections: ExamSectionView::allOf($blueprint),
                 topics: $topics,
-                kinds: (object) $this->sets->counts($exam->id, QuestionSets::KIND),
+                kinds: (object) $this->sets->counts($exam->id, KindFilter::FAMILY),
             ),
         );
     }

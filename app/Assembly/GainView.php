@@ -8,8 +8,11 @@ namespace App\Assembly;
 final readonly class GainView
 {
     /**
-     * @param  'topics'|'pools'|'difficulties'|'kinds'|'tags'|'words'|'only'  $filter  Name of the filter in the
-     *     recipe.
+     * @param  'topics'|'pools'|'difficulties'|'kinds'|'tags'|'words'|'only'  $filter  Key of the filter in the
+     *     recipe: one of `Filters::KNOWN`.
+     *
+     * @phpstan-param  string  $filter
+     *
      * @param  int  $more  How many questions more.
      */
     public function __construct(

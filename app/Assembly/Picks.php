@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Assembly;
 
 use App\Account\User;
+use App\Database\Columns;
 use App\Http\Refusal;
 use App\Question\Candidacy;
 use App\Question\Exam;
@@ -13,21 +14,30 @@ use App\Question\PlainExcerpt;
 use App\Question\QuestionShowing;
 use App\Question\QuestionView;
 use App\Question\Syllabus;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use stdClass;
+use Uplandia\Core\Assembly\Filter\DifficultyFilter;
+use Uplandia\Core\Assembly\Filter\KindFilter;
+use Uplandia\Core\Assembly\Pool as PoolName;
 use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Assembly\Seed;
 use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Question\Difficulty;
 use Uplandia\Core\Question\Kind;
+use Uplandia\Core\Question\QuestionSet;
 use Uplandia\Core\Question\UnitKind;
 
 /** The questions that some filters leave, a page at a time, to be picked by hand. */
 final readonly class Picks
 {
     private const AT_ONCE = 25;
+
+    /** From what one knows nothing of to what one has got. */
+    private const BY_OUTCOME = [
+        PoolName::NewToMe, PoolName::LeftBlank, PoolName::Missed, PoolName::Partly, PoolName::ToBeMarked,
+        PoolName::GotIt,
+    ];
 
     public function __construct(private Bank $bank)
     {
@@ -40,23 +50,15 @@ final readonly class Picks
             candidacy: $candidacy,
             filters: $recipe->filters,
         );
-        $byTopic = $this->bank->passingByTopic($selection);
-        $total = array_sum($byTopic);
+        $total = $selection->passing()->count();
         $pages = max(1, (int) ceil($total / self::AT_ONCE));
         $page = min($page, $pages);
-        // First which, from an index where there is one; then all about these few.
-        $passing = $this->bank->passing($selection);
-        $skip = ($page - 1) * self::AT_ONCE;
-        if ($order === PickOrder::Topic) {
-            [$topics, $before] = self::around($down ? array_reverse($byTopic, true) : $byTopic, $skip);
-            $passing->whereIntegerInRaw('questions.topic_id', collect($topics));
-            $skip -= $before;
-        }
-        $ids = $this->sorted(questions: $passing, order: $order, down: $down, user: $candidacy->user)
-            ->offset($skip)
-            ->limit(self::AT_ONCE)
-            ->pluck('questions.id')
-            ->all();
+        $ids = $order === PickOrder::Stem
+            ? $this->byStem($selection, $down, ($page - 1) * self::AT_ONCE)
+            : self::around(
+                $down ? array_reverse($this->groups($selection, $order)) : $this->groups($selection, $order),
+                ($page - 1) * self::AT_ONCE,
+            );
 
         return new PicksView(
             total: $total,
@@ -67,25 +69,72 @@ final readonly class Picks
     }
 
     /**
-     * The topics that a page sorted by topic falls into, so that no others need be sorted.
+     * What passes, in groups that are alike by what it is sorted by, in order.
      *
-     * @param  array<int, int>  $byTopic  topic id => how many, in the order of the page
-     * @param  int  $skip  how many questions stand on the pages before
-     * @return array{list<int>, int} topic ids, and how many questions stand before the first of them
+     * @return list<QuestionSet>
+     *
+     * @throws Refusal for a topic that the exam does not have
      */
-    private static function around(array $byTopic, int $skip): array
+    private function groups(Selection $selection, PickOrder $order): array
     {
-        $topics = [];
-        $before = $from = 0;
-        foreach ($byTopic as $topic => $n) {
-            if ($from + $n > $skip && $from < $skip + self::AT_ONCE) {
-                $topics[] = $topic;
+        $bank = $selection->bank;
+        $groups = match ($order) {
+            PickOrder::Topic => array_map(QuestionSet::of(...), $this->bank->passingByTopic($selection)),
+            PickOrder::Kind => array_map(
+                fn (Kind $kind): QuestionSet => $bank->having(KindFilter::FAMILY, [$kind->value]),
+                Kind::cases(),
+            ),
+            PickOrder::Difficulty => array_map(
+                fn (Difficulty $one): QuestionSet => $bank->having(DifficultyFilter::FAMILY, [$one->value]),
+                Difficulty::cases(),
+            ),
+            PickOrder::Outcome => array_map(
+                fn (PoolName $pool): QuestionSet => $bank->inAnyOf([$pool]),
+                self::BY_OUTCOME,
+            ),
+            PickOrder::Stem => [$selection->passing()],
+        };
+
+        return array_map($selection->passing()->and(...), array_values($groups));
+    }
+
+    /**
+     * A page of what stands in groups.
+     *
+     * @param  list<QuestionSet>  $groups
+     * @param  int  $skip  how many questions stand on the pages before
+     * @return list<int> ids
+     */
+    private static function around(array $groups, int $skip): array
+    {
+        $ids = [];
+        foreach ($groups as $group) {
+            $n = $group->count();
+            if ($skip < $n && count($ids) < self::AT_ONCE) {
+                array_push($ids, ...array_slice($group->ids(), $skip, self::AT_ONCE - count($ids)));
             }
-            $before = $topics === [] ? $from + $n : $before;
-            $from += $n;
+            $skip = max(0, $skip - $n);
         }
 
-        return [$topics, $before];
+        return $ids;
+    }
+
+    /**
+     * The same by the words of the stem, which only the database can sort.
+     *
+     * @return list<int> ids
+     */
+    private function byStem(Selection $selection, bool $down, int $skip): array
+    {
+        $sorted = DB::table('questions')
+            ->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
+            ->where('questions.exam_id', $selection->bank->candidacy->exam->id)
+            ->whereNull('questions.retired_at')
+            ->orderBy('question_versions.shown->stem', $down ? 'desc' : 'asc')
+            ->orderBy('questions.id')
+            ->select('questions.id');
+
+        return array_slice($selection->passing()->among(Columns::first($sorted)), $skip, self::AT_ONCE);
     }
 
     /**
@@ -112,32 +161,8 @@ final readonly class Picks
         );
     }
 
-    private function sorted(Builder $questions, PickOrder $order, bool $down, User $user): Builder
-    {
-        $way = $down ? 'desc' : 'asc';
-        match ($order) {
-            PickOrder::Topic => $questions
-                ->join('topics', 'topics.id', '=', 'questions.topic_id')
-                ->orderBy('topics.position', $way),
-            PickOrder::Kind => $questions->orderBy('questions.kind', $way),
-            PickOrder::Difficulty => $questions->orderByRaw(
-                "case questions.difficulty when 'easy' then 1 when 'moderate' then 2 else 3 end {$way}",
-            ),
-            PickOrder::Stem => $questions
-                ->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
-                ->orderBy('question_versions.shown->stem', $way),
-            PickOrder::Outcome => $questions
-                ->leftJoin('standings as latest', fn ($join) => $join
-                    ->on('latest.question_id', '=', 'questions.id')
-                    ->where('latest.user_id', $user->id))
-                ->orderBy('latest.outcome', $way),
-        };
-
-        return $questions->orderBy('questions.id');
-    }
-
     /**
-     * @param  array<mixed>  $ids  in order
+     * @param  list<int>  $ids  in order
      * @return list<PickView>
      */
     private function about(array $ids, User $user, Syllabus $syllabus): array

@@ -77,7 +77,7 @@ final readonly class Planner
     private static function tops(Filters $filters, Syllabus $syllabus): array
     {
         $parts = [];
-        foreach ($syllabus->chosen($filters->topics) as $top => $topics) {
+        foreach ($syllabus->chosen($filters->topics()) as $top => $topics) {
             $parts[$syllabus->get($top)->code] = $topics;
         }
 
@@ -93,7 +93,7 @@ final readonly class Planner
      */
     private static function byHand(Recipe $recipe, Syllabus $syllabus): array
     {
-        $chosen = array_merge([], ...$syllabus->chosen($recipe->filters->topics));
+        $chosen = array_merge([], ...$syllabus->chosen($recipe->filters->topics()));
         $named = [];
         foreach (array_keys($recipe->byTopic) as $code) {
             $named[$code] = array_merge([], ...$syllabus->chosen([(string) $code]));

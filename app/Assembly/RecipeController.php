@@ -71,7 +71,7 @@ final readonly class RecipeController
         $recipe = $request->recipe();
         $syllabus = Syllabus::of($exam);
         // A topic that the exam does not have is told now, and not when it is run.
-        $syllabus->chosen($recipe->filters->topics);
+        $syllabus->chosen($recipe->filters->topics());
         $syllabus->chosen($recipe->byTopic === [] ? null : array_map(strval(...), array_keys($recipe->byTopic)));
 
         return [

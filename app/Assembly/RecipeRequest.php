@@ -7,6 +7,7 @@ namespace App\Assembly;
 use App\Http\Contract\Says;
 use App\Http\Form;
 use Closure;
+use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\InvalidRecipe;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Pool;
@@ -35,9 +36,9 @@ use Uplandia\Core\Question\Kind;
 #[Says('asksSureness', type: 'bool')]
 final class RecipeRequest extends Form
 {
+    /** Beside the filters. */
     private const NAMES = [
-        'topics', 'pools', 'difficulties', 'kinds', 'tags', 'words', 'mode', 'spread', 'byTopic', 'plain', 'penalty',
-        'shuffled', 'only', 'runningScore', 'asksSureness',
+        'mode', 'spread', 'byTopic', 'plain', 'penalty', 'shuffled', 'runningScore', 'asksSureness',
     ];
 
     /** @return array<string, list<mixed>> */
@@ -84,6 +85,7 @@ final class RecipeRequest extends Form
     /** @throws InvalidRecipe with what to mend */
     public function recipe(): Recipe
     {
+        $filters = array_map(fn (string $filter): string => $filter::key(), Filters::KNOWN);
         $whole = fn (string $name): ?int => $this->input($name) === null ? null : $this->integer($name);
 
         return Recipe::of(
@@ -93,7 +95,7 @@ final class RecipeRequest extends Form
                 'secondsEach' => $whole('secondsEach'),
             ] +
                 array_filter(
-                    $this->only(self::NAMES),
+                    $this->only([...$filters, ...self::NAMES]),
                     fn (mixed $value): bool => $value !== null,
                 ) + ['mode' => ''],
         );

@@ -6,13 +6,13 @@ namespace App\Assembly;
 
 use App\Http\Refusal;
 use App\Question\Candidacy;
-use App\Question\Exam;
 use App\Question\OwnStandings;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use stdClass;
+use Uplandia\Core\Assembly\Filter\KindFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\InvalidRecipe;
 use Uplandia\Core\Assembly\Mode;
@@ -103,7 +103,7 @@ final readonly class Rehearsals
         $pools = $this->bank->pools(
             $this->bank->selection(
                 candidacy: $candidacy,
-                filters: new Filters(kinds: $section->kinds),
+                filters: new Filters(new KindFilter(...$section->kinds)),
             ),
             $this->running->heldBack($candidacy->user),
         );

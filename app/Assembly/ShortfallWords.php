@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Assembly;
 
 use App\Question\Syllabus;
+use Uplandia\Core\Assembly\Filter\Filter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Assembly\Shortfall;
@@ -12,16 +13,6 @@ use Uplandia\Core\Assembly\Shortfall;
 /** Says why a test cannot be made, and the ways out. */
 final readonly class ShortfallWords
 {
-    private const DROP = [
-        'topics' => 'add the other topics',
-        'pools' => 'include all pools',
-        'difficulties' => 'any difficulty',
-        'kinds' => 'any kind',
-        'tags' => 'drop the tags',
-        'words' => 'drop the search',
-        'only' => 'not only those picked',
-    ];
-
     public function __construct(private Bank $bank)
     {
     }
@@ -88,15 +79,16 @@ final readonly class ShortfallWords
     private function gains(Recipe $recipe, Plan $plan): array
     {
         $here = array_sum(array_column($plan->byTopic, 'total'));
+        $dropped = $recipe->filters->dropped();
         $without = array_map(
             fn (Filters $filters): array => ['all' => $this->bank->available($plan->selection->by($filters))],
-            $recipe->filters->dropped(),
+            $dropped,
         );
-        /** @var array<key-of<self::DROP>, int> $gains */
+        /** @var array<class-string<Filter>, int> $gains */
         $gains = Shortfall::of(['all' => $here + 1], ['all' => $here], $without)->gainByFilter ?? [];
 
         return array_map(
-            fn (string $filter): GainView => new GainView($filter, self::DROP[$filter], $gains[$filter]),
+            fn (string $filter): GainView => new GainView($filter::key(), $filter::wayOut(), $gains[$filter]),
             array_keys($gains),
         );
     }

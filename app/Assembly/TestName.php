@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Assembly;
 
 use App\Question\Syllabus;
+use Uplandia\Core\Assembly\Filter\DifficultyFilter;
+use Uplandia\Core\Assembly\Filter\WordFilter;
 use Uplandia\Core\Assembly\Pool;
 use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Assembly\Spread;
@@ -18,12 +20,13 @@ final class TestName
     public static function of(Recipe $recipe, Syllabus $syllabus): string
     {
         $parts = [self::topics($recipe, $syllabus)];
-        $pools = array_map(fn (Pool $pool): string => $pool->words(), $recipe->filters->pools);
+        $pools = array_map(fn (Pool $pool): string => $pool->words(), $recipe->filters->pools());
         if ($pools !== []) {
             $parts[] = count($pools) > self::NAMED ? count($pools).' pools' : self::listed($pools, 'or');
         }
-        $parts[] = implode(' or ', array_column($recipe->filters->difficulties, 'value'));
-        $parts[] = $recipe->filters->words === '' ? '' : '“'.mb_strimwidth($recipe->filters->words, 0, 30, '…').'”';
+        $parts[] = implode(' or ', $recipe->filters->get(DifficultyFilter::class)?->chosen() ?? []);
+        $words = $recipe->filters->get(WordFilter::class)->words ?? '';
+        $parts[] = $words === '' ? '' : '“'.mb_strimwidth($words, 0, 30, '…').'”';
 
         return implode(', ', array_filter($parts))." · {$recipe->count}";
     }
@@ -36,7 +39,7 @@ final class TestName
                 $names[] = $syllabus->named((string) $code)->name;
             }
         } else {
-            foreach ($syllabus->chosen($recipe->filters->topics) as $top => $topics) {
+            foreach ($syllabus->chosen($recipe->filters->topics()) as $top => $topics) {
                 $names[] = $syllabus->get(count($topics) === 1 ? $topics[0] : $top)->name;
             }
         }

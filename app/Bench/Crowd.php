@@ -16,6 +16,8 @@ use CurlHandle;
 use CurlMultiHandle;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Uplandia\Core\Assembly\Filter\KindFilter;
+use Uplandia\Core\Assembly\Filter\TopicFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Recipe;
@@ -72,7 +74,7 @@ final class Crowd
     {
         $exam = Exam::query()->where('slug', self::EXAM)->firstOrFail();
         $recipe = new Recipe(
-            new Filters(topics: self::TOPICS, kinds: [Kind::Single]),
+            new Filters(new TopicFilter(self::TOPICS), new KindFilter(Kind::Single)),
             self::QUESTIONS,
             Mode::Untimed,
         );

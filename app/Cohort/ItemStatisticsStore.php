@@ -10,7 +10,7 @@ use App\Question\Tallies;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
-use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Filter\TagFilter;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Cohort\ItemAnalysis;
 use Uplandia\Core\Cohort\ItemStatistics;
@@ -90,7 +90,7 @@ final readonly class ItemStatisticsStore
     private function tag(Exam $exam): void
     {
         DB::table('question_tags')
-            ->where('family', Filters::FOUND)
+            ->where('family', TagFilter::FOUND)
             ->whereIn('question_id', DB::table('questions')->select('id')->where('exam_id', $exam->id))
             ->delete();
         $tagged = DB::table('item_statistics')
@@ -99,7 +99,7 @@ final readonly class ItemStatisticsStore
             ->where('n', '>=', ItemStatistics::SHOWN_FROM)
             ->whereNotNull('facility')
             ->select('questions.id')
-            ->selectRaw('? as family', [Filters::FOUND])
+            ->selectRaw('? as family', [TagFilter::FOUND])
             ->selectRaw("case when facility >= 0.8 then 'easy' when facility >= 0.5 then 'moderate' else 'hard' end");
         DB::table('question_tags')->insertUsing(['question_id', 'family', 'value'], $tagged);
     }

@@ -26,6 +26,7 @@ use App\Sitting\Sitting;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
+use Uplandia\Core\Assembly\Filter\PoolFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Pool;
@@ -196,7 +197,7 @@ final readonly class DemoHistory
     private function recipe(Candidacy $candidacy, array $story, int $i, float $progress): Recipe
     {
         $mode = $progress >= ($story['timed_from'] ?? 0.5) ? Mode::Timed : Mode::Tutor;
-        $again = new Filters(pools: [Pool::Missed, Pool::Partly, Pool::LeftBlank]);
+        $again = new Filters(new PoolFilter(Pool::Missed, Pool::Partly, Pool::LeftBlank));
         $wrong = $this->bank->available(
             $this->bank->selection($candidacy, $again),
         );

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Library;
 
 use App\Account\User;
-use App\Assembly\Bank;
+use App\Assembly\OwnPools;
 use App\Http\Refusal;
 use App\Question\Candidacy;
-use App\Question\Exam;
+use App\Question\OwnStandings;
 use App\Question\TextSearch;
 use App\Sitting\HandedIn;
 use Illuminate\Database\Query\Builder;
@@ -33,7 +33,6 @@ final readonly class MetReader
     private const AT_ONCE = 500;
 
     public function __construct(
-        private Bank $bank,
         private TextSearch $search,
         private MetQuestions $questions,
         private ClockInterface $clock,
@@ -120,11 +119,12 @@ final readonly class MetReader
 
     private function rows(Candidacy $candidacy, Filters $filters, string $words): Builder
     {
-        $selection = $this->bank->selection(
-            candidacy: $candidacy,
-            filters: $filters,
-        );
-        $rows = $selection->inPools($selection->standings());
+        $rows = OwnPools::of($candidacy, $this->clock)
+            ->narrow(OwnStandings::of($candidacy), $filters->pools());
+        if ($filters->topics() !== null) {
+            $topics = array_merge([], ...$candidacy->syllabus()->chosen($filters->topics()));
+            $rows->whereIntegerInRaw('standings.topic_id', $topics);
+        }
         if ($words !== '') {
             $rows->where(fn (Builder $any): Builder => $this->finds($any, $candidacy->user, $words));
         }

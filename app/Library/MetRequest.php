@@ -7,6 +7,8 @@ namespace App\Library;
 use App\Http\Contract\Says;
 use App\Http\Form;
 use Illuminate\Validation\Rule;
+use Uplandia\Core\Assembly\Filter\PoolFilter;
+use Uplandia\Core\Assembly\Filter\TopicFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Pool;
 
@@ -44,8 +46,8 @@ final class MetRequest extends Form
         $pool = $this->enum('pool', Pool::class);
 
         return new Filters(
-            topics: is_string($topic) ? [$topic] : null,
-            pools: $pool === null ? [] : [$pool],
+            ...is_string($topic) ? [new TopicFilter([$topic])] : [],
+            ...$pool === null ? [] : [new PoolFilter($pool)],
         );
     }
 

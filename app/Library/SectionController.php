@@ -14,6 +14,7 @@ use App\Sitting\BuiltView;
 use App\Sitting\QuickTest;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Filter\TagFilter;
 use Uplandia\Core\Assembly\Filters;
 
 /** What is asked on a section of the handbook. */
@@ -32,7 +33,7 @@ final readonly class SectionController
         $this->refuseUnknown($candidacy->exam, $section);
         $row = OwnStandings::beside(DB::table('question_tags')
             ->join('questions', 'questions.id', '=', 'question_tags.question_id'), $candidacy->user->id)
-            ->where('family', Filters::READS)
+            ->where('family', TagFilter::READS)
             ->where('value', $section)
             ->where('questions.exam_id', $candidacy->exam->id)
             ->whereNull('questions.retired_at')
@@ -55,7 +56,7 @@ final readonly class SectionController
         $title = $this->refuseUnknown($candidacy->exam, $section);
         $sitting = $this->quick->begin(
             candidacy: $candidacy,
-            filters: new Filters(tags: [Filters::READS => [$section]]),
+            filters: new Filters(new TagFilter([TagFilter::READS => [$section]])),
             most: self::QUIZ,
             otherwise: 'There is nothing to ask on this section, or it is in a test whose clock runs.',
             name: mb_strimwidth("Quiz: {$title}", 0, 120, '…'),

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Question;
 
+use App\Database\Columns;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
-use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Filter\DifficultyFilter;
+use Uplandia\Core\Assembly\Filter\KindFilter;
+use Uplandia\Core\Assembly\Filter\TagFilter;
 use Uplandia\Core\Question\QuestionSet;
 
 /**
@@ -23,14 +26,10 @@ final class QuestionSets
     /** What stands alone, in no unit. */
     public const ALONE = '_alone';
 
-    public const DIFFICULTY = '_difficulty';
-
-    public const KIND = '_kind';
-
     /** The tables keep whole sets, a few kilobytes each. */
     private const ROWS_AT_ONCE = 100;
 
-    private const TOPICS_AT_ONCE = 500;
+    private const VALUES_AT_ONCE = 500;
 
     public function renew(int $exam): void
     {
@@ -74,25 +73,69 @@ final class QuestionSets
     }
 
     /**
-     * @param  self::TOPIC|self::ALONE  $family
+     * @param  list<string>  $values
+     * @return array<string, QuestionSet> by value, those that any question has
+     */
+    public function values(int $exam, string $family, array $values): array
+    {
+        if ($family === TagFilter::READS) {
+            return array_filter(array_map(
+                fn (string $section): QuestionSet => $this->reading($exam, $section),
+                array_combine($values, $values),
+            ), fn (QuestionSet $set): bool => $set->count() > 0);
+        }
+
+        return array_map(QuestionSet::fromText(...), $this->texts($exam, $family, $values));
+    }
+
+    /**
+     * What stands alone.
+     *
      * @param  list<int>  $topics
      * @return array<int, list<int>> topic id => ids of questions, ascending
      */
-    public function byTopic(int $exam, string $family, array $topics): array
+    public function byTopic(int $exam, array $topics): array
     {
         $ids = [];
-        foreach (array_chunk($topics, self::TOPICS_AT_ONCE) as $chunk) {
-            $members = DB::table('question_sets')
-                ->where('exam_id', $exam)
-                ->where('family', $family)
-                ->whereIn('value', array_map(strval(...), $chunk))
-                ->pluck('members', 'value');
-            foreach ($members as $topic => $text) {
-                $ids[(int) $topic] = QuestionSet::idsIn((string) $text);
-            }
+        foreach ($this->texts($exam, self::ALONE, array_map(strval(...), $topics)) as $topic => $text) {
+            $ids[(int) $topic] = QuestionSet::idsIn($text);
         }
 
         return $ids;
+    }
+
+    /**
+     * @param  list<string>  $values
+     * @return array<string, string> value => what is kept of it
+     */
+    private function texts(int $exam, string $family, array $values): array
+    {
+        $texts = [];
+        foreach (array_chunk($values, self::VALUES_AT_ONCE) as $chunk) {
+            $texts += DB::table('question_sets')
+                ->where('exam_id', $exam)
+                ->where('family', $family)
+                ->whereIn('value', $chunk)
+                ->pluck('members', 'value')
+                ->all();
+        }
+
+        /** @var array<string, string> $texts */
+        return $texts;
+    }
+
+    /** Sections of the handbook are many, and nobody counts them together: they are looked up. */
+    private function reading(int $exam, string $section): QuestionSet
+    {
+        return QuestionSet::of(Columns::first(
+            DB::table('question_tags')
+                ->where('family', TagFilter::READS)
+                ->where('value', $section)
+                ->join('questions', 'questions.id', '=', 'question_tags.question_id')
+                ->where('questions.exam_id', $exam)
+                ->whereNull('questions.retired_at')
+                ->select('questions.id'),
+        ));
     }
 
     /** @return array<string, int> how many live questions have each value of a family */
@@ -144,13 +187,12 @@ final class QuestionSets
             if ($row->unit_id === null) {
                 $there[self::ALONE][(string) $row->topic_id][] = (int) $row->id;
             }
-            $there[self::DIFFICULTY][(string) $row->difficulty][] = (int) $row->id;
-            $there[self::KIND][(string) $row->kind][] = (int) $row->id;
+            $there[DifficultyFilter::FAMILY][(string) $row->difficulty][] = (int) $row->id;
+            $there[KindFilter::FAMILY][(string) $row->kind][] = (int) $row->id;
         }
         $tags = $live()
             ->join('question_tags', 'question_tags.question_id', '=', 'questions.id')
-            // Sections of the handbook are many, and nobody counts them together.
-            ->where('family', '!=', Filters::READS)
+            ->where('family', '!=', TagFilter::READS)
             ->select(['questions.id', 'family', 'value']);
         foreach ($tags->cursor() as $row) {
             $there[(string) $row->family][(string) $row->value][] = (int) $row->id;

@@ -11,6 +11,8 @@ use App\Sitting\QuickTest;
 use App\Sitting\Sitting;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Uplandia\Core\Assembly\Filter\PoolFilter;
+use Uplandia\Core\Assembly\Filter\TopicFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Pool;
 use Uplandia\Core\Result\Breakdown;
@@ -80,10 +82,10 @@ final readonly class FollowUps
     private static function filters(?FollowUp $about): Filters
     {
         return $about === null
-            ? new Filters(pools: [Pool::NewToMe])
+            ? new Filters(new PoolFilter(Pool::NewToMe))
             : new Filters(
-                topics: $about->topics,
-                pools: [Pool::NewToMe, Pool::Missed, Pool::Partly, Pool::LeftBlank],
+                new TopicFilter($about->topics),
+                new PoolFilter(Pool::NewToMe, Pool::Missed, Pool::Partly, Pool::LeftBlank),
             );
     }
 

@@ -9,6 +9,7 @@ use App\Question\Candidacy;
 use App\Sitting\BuiltView;
 use App\Sitting\QuickTest;
 use Illuminate\Http\JsonResponse;
+use Uplandia\Core\Assembly\Filter\PickFilter;
 use Uplandia\Core\Assembly\Filters;
 
 final readonly class GapBookController
@@ -47,7 +48,7 @@ final readonly class GapBookController
         $questions = array_slice($this->gaps->questions($candidacy, $request->wanted()), 0, self::DRILL);
         $sitting = $this->quick->begin(
             candidacy: $candidacy,
-            filters: new Filters(only: $questions),
+            filters: new Filters(new PickFilter($questions)),
             most: count($questions),
             otherwise: 'There is nothing to drill: no such gap, or its questions are asked no more or in a test whose '.
                 'clock runs.',

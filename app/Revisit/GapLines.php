@@ -7,7 +7,7 @@ namespace App\Revisit;
 use App\Question\Candidacy;
 use App\Question\OwnStandings;
 use Illuminate\Database\Query\JoinClause;
-use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Filter\TagFilter;
 use Uplandia\Core\Revisit\GapState;
 
 /** Reads all gaps of a candidate in lines, the newest first: enough to filter and count them. */
@@ -52,7 +52,7 @@ final class GapLines
                 'question_tags',
                 fn (JoinClause $join): JoinClause => $join
                     ->on('question_tags.question_id', '=', 'standings.question_id')
-                    ->where('question_tags.family', Filters::READS),
+                    ->where('question_tags.family', TagFilter::READS),
             )
             ->whereNotNull('standings.gap')
             ->get(['standings.question_id', 'question_tags.value']);

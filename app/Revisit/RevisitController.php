@@ -16,6 +16,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
+use Uplandia\Core\Assembly\Filter\PickFilter;
 use Uplandia\Core\Assembly\Filters;
 
 final readonly class RevisitController
@@ -44,7 +45,7 @@ final readonly class RevisitController
         $due = $this->reader->due($candidacy, $request->integer('count'));
         $sitting = $this->quick->begin(
             candidacy: $candidacy,
-            filters: new Filters(only: $due),
+            filters: new Filters(new PickFilter($due)),
             most: count($due),
             otherwise: 'Nothing is due to revisit just now.',
             name: 'Revisits · '.count($due),

@@ -14,6 +14,7 @@ use App\Http\Refusal;
 use App\Question\Candidacy;
 use App\Question\Exam;
 use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Filter\PickFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Recipe;
@@ -107,7 +108,7 @@ final readonly class Again
             throw Refusal::unmet('none_missed', 'Nothing of this test was missed or left blank.');
         }
         $exam = $sitting->test->exam;
-        $filters = new Filters(only: array_map(intval(...), array_values($wrong)));
+        $filters = new Filters(new PickFilter(array_map(intval(...), array_values($wrong))));
         $selection = $this->bank
             ->selection(candidacy: $sitting->candidacy(), filters: $filters)
             ->without($this->running->heldBack($sitting->user));

@@ -8,6 +8,7 @@ use App\Assembly\ExamSectionView;
 use App\Assembly\Test;
 use App\Question\QuestionSets;
 use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Filter\KindFilter;
 use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Shown;
 
@@ -71,7 +72,7 @@ final readonly class Briefings
                 ->distinct()
                 ->pluck('question_versions.kind')
                 ->all()
-            : array_keys(array_filter($this->sets->counts($test->exam_id, QuestionSets::KIND)));
+            : array_keys(array_filter($this->sets->counts($test->exam_id, KindFilter::FAMILY)));
 
         return array_values(array_filter(Kind::cases(), fn (Kind $kind): bool => in_array($kind->value, $met, true)));
     }

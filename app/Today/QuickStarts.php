@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace App\Today;
 
-use App\Assembly\Bank;
 use App\Assembly\CountsView;
+use App\Assembly\OwnPools;
 use App\Http\Refusal;
 use App\Question\Candidacy;
+use App\Question\OwnStandings;
 use App\Revisit\CardReader;
 use App\Sitting\QuickTest;
 use App\Sitting\Sitting;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
+use Uplandia\Core\Assembly\Filter\PoolFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Pool;
 
@@ -24,8 +27,11 @@ final readonly class QuickStarts
 
     private const TEN = 10;
 
-    public function __construct(private Bank $bank, private QuickTest $quick, private CardReader $cards)
-    {
+    public function __construct(
+        private QuickTest $quick,
+        private CardReader $cards,
+        private ClockInterface $clock,
+    ) {
     }
 
     /** Question by question: whole cases and sets are only made up when one begins. */
@@ -85,12 +91,12 @@ final readonly class QuickStarts
      */
     private function numbers(Candidacy $candidacy): array
     {
-        $selection = $this->bank->selection($candidacy, self::filters(QuickStart::Due));
+        $pools = OwnPools::of($candidacy, $this->clock);
         $ofExam = fn (string $table): Builder => DB::table($table)->where('exam_id', $candidacy->exam->id);
         $counted = DB::query();
         foreach ([
-            'due' => $selection->inPools($selection->standings()),
-            'retired' => $selection->inPools($selection->standingsOfRetired()),
+            'due' => $pools->narrow(OwnStandings::of($candidacy), [Pool::Due]),
+            'retired' => $pools->narrow(OwnStandings::ofRetired($candidacy), [Pool::Due]),
             'cards' => $this->cards->due($candidacy),
             'papers' => $ofExam('papers'),
             'series' => $ofExam('series'),
@@ -104,12 +110,10 @@ final readonly class QuickStarts
 
     private static function filters(QuickStart $start): Filters
     {
-        return new Filters(
-            pools: match ($start) {
-                QuickStart::Ten => [Pool::NewToMe],
-                QuickStart::Due => [Pool::Due],
-                QuickStart::Missed => [Pool::Missed, Pool::Partly, Pool::LeftBlank],
-            },
-        );
+        return new Filters(new PoolFilter(...match ($start) {
+            QuickStart::Ten => [Pool::NewToMe],
+            QuickStart::Due => [Pool::Due],
+            QuickStart::Missed => [Pool::Missed, Pool::Partly, Pool::LeftBlank],
+        }));
     }
 }

@@ -13,7 +13,7 @@ use App\Question\TextSearch;
 use App\Question\Topic;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
-use Uplandia\Core\Assembly\Filters;
+use Uplandia\Core\Assembly\Filter\TagFilter;
 use Uplandia\Core\Question\Definition;
 use Uplandia\Core\Question\Difficulty;
 use Uplandia\Core\Question\Kind;
@@ -301,7 +301,7 @@ final readonly class BankLoader
         } else {
             DB::table('questions')->where('id', $id)->update($row);
             // How difficult the cohort finds it is not the author's to say.
-            DB::table('question_tags')->where('question_id', $id)->where('family', '!=', Filters::FOUND)->delete();
+            DB::table('question_tags')->where('question_id', $id)->where('family', '!=', TagFilter::FOUND)->delete();
             // Standings repeat the topic so that pools are counted from one index.
             DB::table('standings')
                 ->where('question_id', $id)
@@ -315,10 +315,10 @@ final readonly class BankLoader
             $entry['tags'],
         );
         foreach (Holdings::of($entry, $shown) as $held) {
-            $tags[] = [Filters::HOLDS, $held];
+            $tags[] = [TagFilter::HOLDS, $held];
         }
         foreach (array_unique((array) ($entry['withheld']['references'] ?? [])) as $section) {
-            $tags[] = [Filters::READS, $section];
+            $tags[] = [TagFilter::READS, $section];
         }
         DB::table('question_tags')->insert(
             array_map(

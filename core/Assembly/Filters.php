@@ -4,91 +4,61 @@ declare(strict_types=1);
 
 namespace Uplandia\Core\Assembly;
 
-use Uplandia\Core\Question\Difficulty;
+use Uplandia\Core\Assembly\Filter\BankSets;
+use Uplandia\Core\Assembly\Filter\DifficultyFilter;
+use Uplandia\Core\Assembly\Filter\Filter;
+use Uplandia\Core\Assembly\Filter\KindFilter;
+use Uplandia\Core\Assembly\Filter\PickFilter;
+use Uplandia\Core\Assembly\Filter\PoolFilter;
+use Uplandia\Core\Assembly\Filter\TagFilter;
+use Uplandia\Core\Assembly\Filter\TopicFilter;
+use Uplandia\Core\Assembly\Filter\WordFilter;
 use Uplandia\Core\Question\Fields;
 use Uplandia\Core\Question\InvalidQuestion;
-use Uplandia\Core\Question\Kind;
+use Uplandia\Core\Question\QuestionSet;
 
 /** Which questions a test may be made of. Filters combine; within one filter any of its values will do. */
 final readonly class Filters
 {
-    /** The family of tags that says what a question holds: picture, sound, film, table, exhibits. */
-    public const HOLDS = '_holds';
+    /** @var list<class-string<Filter>> all there are */
+    public const KNOWN = [
+        TopicFilter::class,
+        PoolFilter::class,
+        DifficultyFilter::class,
+        KindFilter::class,
+        TagFilter::class,
+        WordFilter::class,
+        PickFilter::class,
+    ];
 
-    /** The family that says how difficult the cohort finds it. */
-    public const FOUND = '_found';
+    /** @var array<class-string<Filter>, Filter> those of which something is chosen */
+    private array $used;
 
-    /** The family of the handbook's sections that its reasons refer to. */
-    public const READS = '_reads';
-
-    private const MOST_TOPICS = 1000;
-
-    private const MOST_VALUES = 50;
-
-    private const LONGEST_WORDS = 200;
-
-    /**
-     * @param  list<string>|null  $topics  codes of topics or subtopics; a topic stands for all under it; null: all
-     * @param  list<Pool>  $pools  none: all
-     * @param  list<Difficulty>  $difficulties  none: all
-     * @param  list<Kind>  $kinds  none: all
-     * @param  array<string, list<string>>  $tags  family => values; none: all
-     * @param  string  $words  to be found in the texts; empty: none
-     * @param  list<int>  $only  questions picked by hand; none: all
-     */
-    public function __construct(
-        public ?array $topics = null,
-        public array $pools = [],
-        public array $difficulties = [],
-        public array $kinds = [],
-        public array $tags = [],
-        public string $words = '',
-        public array $only = [],
-    ) {
+    public function __construct(Filter ...$filters)
+    {
+        $used = [];
+        foreach ($filters as $filter) {
+            if ($filter->chosen() !== $filter::unused()) {
+                $used[$filter::class] = $filter;
+            }
+        }
+        $this->used = $used;
     }
 
     /**
-     * @param  array<mixed>  $choices
+     * @param  array<mixed>  $choices  what `toArray` gives, or a part of it
+     * @param  list<class-string<Filter>>  $known
      *
      * @throws InvalidRecipe with what to mend
      */
-    public static function of(array $choices): self
+    public static function of(array $choices, array $known = self::KNOWN): self
     {
         $fields = new Fields($choices);
         try {
-            $topics = $fields->has('topics') ? self::few($fields->texts('topics'), self::MOST_TOPICS) : null;
-            if ($topics === []) {
-                throw InvalidRecipe::because('Choose at least one topic.', 'topics');
-            }
-            $words = $fields->has('words') ? $choices['words'] : '';
-            if (! is_string($words) || mb_strlen($words) > self::LONGEST_WORDS) {
-                throw InvalidRecipe::because('A search can have up to 200 letters.', 'words');
-            }
-
-            return new self(
-                topics: $topics,
-                pools: self::named(
-                    fields: $fields,
-                    name: 'pools',
-                    read: Pool::tryFrom(...),
-                    otherwise: 'There is no such pool of questions.',
-                ),
-                difficulties: self::named(
-                    fields: $fields,
-                    name: 'difficulties',
-                    read: Difficulty::tryFrom(...),
-                    otherwise: 'A question is easy, moderate or hard.',
-                ),
-                kinds: self::named(
-                    fields: $fields,
-                    name: 'kinds',
-                    read: Kind::tryFrom(...),
-                    otherwise: 'There is no such kind of question.',
-                ),
-                tags: self::tags($fields),
-                words: $words,
-                only: self::picked($fields),
-            );
+            return new self(...array_filter(array_map(
+                static fn (string $filter): ?Filter => $filter::read($fields),
+                $known,
+            )));
         } catch (InvalidQuestion $malformed) {
             throw InvalidRecipe::because("These choices cannot be read: {$malformed->getMessage()}", 'malformed');
         }
@@ -97,107 +67,71 @@ final readonly class Filters
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return [
-            'topics' => $this->topics,
-            'pools' => array_column($this->pools, 'value'),
-            'difficulties' => array_column($this->difficulties, 'value'),
-            'kinds' => array_column($this->kinds, 'value'),
-            'tags' => $this->tags,
-            'words' => $this->words,
-        ] + ($this->only === [] ? [] : ['only' => $this->only]);
+        $kept = [];
+        foreach ([...self::KNOWN, ...array_keys($this->used)] as $filter) {
+            $kept[$filter::key()] = isset($this->used[$filter]) ? $this->used[$filter]->chosen() : $filter::unused();
+        }
+
+        return $kept;
     }
 
     /**
-     * The filters that are in use, each with what would be left without it.
+     * @template T of Filter
      *
-     * @return array<string, self> by name
+     * @param  class-string<T>  $filter
+     * @return T|null null: nothing of it is chosen
+     */
+    public function get(string $filter): ?Filter
+    {
+        $used = $this->used[$filter] ?? null;
+
+        return $used instanceof $filter ? $used : null;
+    }
+
+    /** @return list<string>|null codes of topics or subtopics; null: all */
+    public function topics(): ?array
+    {
+        return $this->get(TopicFilter::class)?->codes;
+    }
+
+    /** @return list<Pool> none: all */
+    public function pools(): array
+    {
+        return $this->get(PoolFilter::class)->pools ?? [];
+    }
+
+    /** The same with others in place of those of their class. */
+    public function with(Filter ...$filters): self
+    {
+        return new self(...array_values($this->used), ...array_values($filters));
+    }
+
+    /**
+     * Those that are in use, each with the others alone.
+     *
+     * @return array<class-string<Filter>, self>
      */
     public function dropped(): array
     {
         $without = [];
-        foreach ((array) new self() as $name => $unused) {
-            if ($this->{$name} !== $unused) {
-                $without[$name] = $this->without($name);
-            }
+        foreach (array_keys($this->used) as $filter) {
+            $without[$filter] = new self(...array_values(array_diff_key($this->used, [$filter => true])));
         }
 
         return $without;
     }
 
-    /** The same filters without one of them. */
-    public function without(string $name): self
-    {
-        return new self(
-            topics: $name === 'topics' ? null : $this->topics,
-            pools: $name === 'pools' ? [] : $this->pools,
-            difficulties: $name === 'difficulties' ? [] : $this->difficulties,
-            kinds: $name === 'kinds' ? [] : $this->kinds,
-            tags: $name === 'tags' ? [] : $this->tags,
-            words: $name === 'words' ? '' : $this->words,
-            only: $name === 'only' ? [] : $this->only,
-        );
-    }
-
     /**
-     * @template T
-     *
-     * @param  callable(string): (T|null)  $read
-     * @return list<T>
+     * @return array<string, QuestionSet> by family: a question passes that is in each; none: all do
      */
-    private static function named(Fields $fields, string $name, callable $read, string $otherwise): array
+    public function passing(BankSets $bank): array
     {
-        return array_map(
-            static fn (string $value): mixed => $read($value) ?? throw InvalidRecipe::because($otherwise, $name),
-            self::few($fields->texts($name)),
-        );
-    }
-
-    /**
-     * @return list<int>
-     *
-     * @throws InvalidRecipe
-     * @throws InvalidQuestion
-     */
-    private static function picked(Fields $fields): array
-    {
-        $only = array_values(array_unique($fields->has('only') ? $fields->numbers('only') : []));
-        if (count($only) > Recipe::MOST_QUESTIONS) {
-            throw InvalidRecipe::because('Up to 500 questions can be picked.', 'too_many');
+        $sets = [];
+        foreach ($this->used as $filter) {
+            // Not merged: a family such as "2024" is a number to PHP.
+            $sets += $filter->passing($bank);
         }
 
-        return $only;
-    }
-
-    /** @return array<string, list<string>> */
-    private static function tags(Fields $fields): array
-    {
-        $tags = [];
-        foreach ($fields->lists('tags') as $family => $values) {
-            if ($values !== []) {
-                $tags[$family] = self::few($values);
-            }
-        }
-        ksort($tags);
-        if (count($tags) > self::MOST_VALUES) {
-            throw InvalidRecipe::because('So many filters cannot be combined.', 'tags');
-        }
-
-        return $tags;
-    }
-
-    /**
-     * Each value once.
-     *
-     * @param  list<string>  $values
-     * @return list<string>
-     */
-    private static function few(array $values, int $most = self::MOST_VALUES): array
-    {
-        $values = array_map(strval(...), array_keys(array_flip($values)));
-        if (count($values) > $most) {
-            throw InvalidRecipe::because('So many choices cannot be combined.', 'too_many');
-        }
-
-        return $values;
+        return $sets;
     }
 }

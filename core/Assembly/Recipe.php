@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Uplandia\Core\Assembly;
 
+use Uplandia\Core\Assembly\Filter\Filter;
 use Uplandia\Core\Exact;
 use Uplandia\Core\Question\Fields;
 use Uplandia\Core\Question\InvalidQuestion;
@@ -82,10 +83,11 @@ final readonly class Recipe
 
     /**
      * @param  array<mixed>  $choices  what toArray gives, or a part of it
+     * @param  list<class-string<Filter>>  $known  filters there are
      *
      * @throws InvalidRecipe with what to mend
      */
-    public static function of(array $choices): self
+    public static function of(array $choices, array $known = Filters::KNOWN): self
     {
         $fields = new Fields($choices);
         try {
@@ -96,7 +98,7 @@ final readonly class Recipe
             $byTopic = self::byTopic($fields);
 
             return new self(
-                filters: Filters::of($choices),
+                filters: Filters::of($choices, $known),
                 count: $byTopic === [] ? $fields->integer('count') : array_sum($byTopic),
                 mode: Mode::tryFrom(self::word($choices, 'mode')) ??
                     throw InvalidRecipe::because('Choose tutor, timed or untimed.', 'mode'),

@@ -25,6 +25,12 @@ final readonly class Fields
             : throw InvalidQuestion::because("\"{$name}\" must be text.");
     }
 
+    /** Whatever it is. */
+    public function any(string $name): mixed
+    {
+        return $this->fields[$name] ?? null;
+    }
+
     public function has(string $name): bool
     {
         return isset($this->fields[$name]);

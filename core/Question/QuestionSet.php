@@ -124,6 +124,30 @@ final readonly class QuestionSet
         return new self($this->from, $this->bits & ~$beside);
     }
 
+    /**
+     * Those of a list that are in the set.
+     *
+     * @param  list<int>  $ids
+     * @return list<int> in the order of the list
+     */
+    public function among(array $ids): array
+    {
+        $among = [];
+        $first = $this->from << 3;
+        $last = $first + (strlen($this->bits) << 3);
+        foreach ($ids as $id) {
+            if (
+                $id >= $first &&
+                $id < $last &&
+                (ord($this->bits[($id >> 3) - $this->from]) >> ($id & 7) & 1) === 1
+            ) {
+                $among[] = $id;
+            }
+        }
+
+        return $among;
+    }
+
     public function count(): int
     {
         $count = 0;

@@ -2307,7 +2307,7 @@ export interface components {
         /** @description What dropping one filter would add. */
         Gain: {
             /**
-             * @description Name of the filter in the recipe.
+             * @description Key of the filter in the recipe: one of `Filters::KNOWN`.
              * @enum {string}
              */
             filter: "topics" | "pools" | "difficulties" | "kinds" | "tags" | "words" | "only";

@@ -6,6 +6,10 @@ namespace Tests\Core\Assembly;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Uplandia\Core\Assembly\Filter\DifficultyFilter;
+use Uplandia\Core\Assembly\Filter\KindFilter;
+use Uplandia\Core\Assembly\Filter\PickFilter;
+use Uplandia\Core\Assembly\Filter\PoolFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\InvalidRecipe;
 use Uplandia\Core\Assembly\Mode;
@@ -41,14 +45,18 @@ final class RecipeTest extends TestCase
     public function test_it_is_read_and_written_the_same(): void
     {
         $recipe = Recipe::of(self::CHOICES);
-        self::assertSame(self::CHOICES, $recipe->toArray());
+        self::assertEquals(['only' => []] + self::CHOICES, $recipe->toArray());
         self::assertSame(
             [Mode::Timed, Spread::Even, 12, 20],
             [$recipe->mode, $recipe->spread, $recipe->count, $recipe->minutes],
         );
         self::assertSame(
             [[Pool::Missed, Pool::Due], [Difficulty::Hard], [Kind::Number, Kind::Picture]],
-            [$recipe->filters->pools, $recipe->filters->difficulties, $recipe->filters->kinds],
+            [
+                $recipe->filters->pools(),
+                $recipe->filters->get(DifficultyFilter::class)?->difficulties,
+                $recipe->filters->get(KindFilter::class)?->kinds,
+            ],
         );
     }
 
@@ -58,7 +66,7 @@ final class RecipeTest extends TestCase
         self::assertEquals(new Filters(), $recipe->filters);
         self::assertSame(
             [Spread::Blueprint, null, null],
-            [$recipe->spread, $recipe->minutes, $recipe->filters->topics],
+            [$recipe->spread, $recipe->minutes, $recipe->filters->topics()],
         );
         self::assertSame([], $recipe->filters->dropped());
     }
@@ -67,16 +75,28 @@ final class RecipeTest extends TestCase
     {
         $filters = Filters::of(self::CHOICES);
         $dropped = $filters->dropped();
-        self::assertSame(['topics', 'pools', 'difficulties', 'kinds', 'tags', 'words'], array_keys($dropped));
-        self::assertNull($dropped['topics']->topics);
-        self::assertSame([[], $filters->kinds], [$dropped['pools']->pools, $dropped['pools']->kinds]);
-        self::assertSame('', $dropped['words']->words);
-        self::assertSame(['kinds'], array_keys((new Filters(kinds: [Kind::Single]))->dropped()));
+        self::assertSame(array_slice(Filters::KNOWN, 0, 6), array_keys($dropped));
+        foreach ($dropped as $filter => $others) {
+            self::assertNull($others->get($filter));
+            self::assertCount(5, $others->dropped());
+        }
+        self::assertSame([KindFilter::class], array_keys((new Filters(new KindFilter(Kind::Single)))->dropped()));
+    }
+
+    public function test_no_two_filters_share_a_key_and_each_reads_what_it_keeps(): void
+    {
+        $keys = array_map(fn (string $filter): string => $filter::key(), Filters::KNOWN);
+        self::assertSame($keys, array_values(array_unique($keys)));
+        $filters = Filters::of(['only' => [3, 1]] + self::CHOICES);
+        self::assertSame(Filters::KNOWN, array_keys($filters->dropped()));
+        self::assertEquals($filters, Filters::of($filters->toArray()));
+        self::assertEquals(new Filters(), Filters::of((new Filters())->toArray()));
+        self::assertSame([], (new Filters(new PoolFilter(), new PickFilter([])))->dropped());
     }
 
     public function test_the_same_value_twice_is_one(): void
     {
-        self::assertSame(['nav'], Filters::of(['topics' => ['nav', 'nav']])->topics);
+        self::assertSame(['nav'], Filters::of(['topics' => ['nav', 'nav']])->topics());
     }
 
     public function test_every_outcome_puts_a_question_into_one_pool_and_what_was_not_reached_stays_new(): void
@@ -114,8 +134,8 @@ final class RecipeTest extends TestCase
                 ['penalty' => '0'], ['penalty' => '1'],
             ] as $choice
         ) {
-            $choices = [...self::CHOICES, ...$choice];
-            self::assertSame($choices, Recipe::of($choices)->toArray());
+            $choices = [...self::CHOICES, 'only' => [], ...$choice];
+            self::assertEquals($choices, Recipe::of($choices)->toArray());
         }
         $byHand = static fn (array $byTopic): Recipe => Recipe::of(
             ['mode' => 'tutor', 'spread' => 'by_hand', 'byTopic' => $byTopic],

@@ -20,6 +20,10 @@ use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Feature\TestCase;
+use Uplandia\Core\Assembly\Filter\DifficultyFilter;
+use Uplandia\Core\Assembly\Filter\PoolFilter;
+use Uplandia\Core\Assembly\Filter\TagFilter;
+use Uplandia\Core\Assembly\Filter\TopicFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Pool;
@@ -92,7 +96,7 @@ final class BankTest extends TestCase
     /** @param  list<Pool>  $pools */
     private function inPools(array $pools): int
     {
-        return Supply::together(array_values($this->supplies(new Filters(pools: $pools))))->total;
+        return Supply::together(array_values($this->supplies(new Filters(new PoolFilter(...$pools)))))->total;
     }
 
     public function test_each_pool_holds_what_its_name_says(): void
@@ -208,7 +212,7 @@ final class BankTest extends TestCase
                     ARRAY_FILTER_USE_BOTH,
                 ),
             );
-            $filters = new Filters(pools: $chosen);
+            $filters = new Filters(new PoolFilter(...$chosen));
             $drawn = array_map(
                 fn (\App\Assembly\Pool $units): array => array_count_values($units->sizes),
                 $bank->pools($this->selection($filters)),
@@ -251,7 +255,7 @@ final class BankTest extends TestCase
             [$ford => [1 => 3, 3 => 1]],
             array_map(
                 fn (Supply $supply): array => $supply->units,
-                $this->supplies(new Filters(topics: ['water.ford'])),
+                $this->supplies(new Filters(new TopicFilter(['water.ford']))),
             ),
         );
         self::assertSame([$ids, [$ids[0]]], app(Bank::class)->questions([-$unit, $ids[0]]));
@@ -266,7 +270,8 @@ final class BankTest extends TestCase
             $id = DB::table('questions')->where('code', $code)->value('id');
             DB::table('question_tags')->insert(['question_id' => $id, 'family' => 'hut', 'value' => 'stone']);
         }
-        $found = $this->supplies(new Filters(tags: ['hut' => ['stone']]));
+        app(Tallies::class)->renew($this->exam->id);
+        $found = $this->supplies(new Filters(new TagFilter(['hut' => ['stone']])));
         $rock = DB::table('questions')->where('code', 'ridge.rock-2')->value('topic_id');
         self::assertSame([(int) $rock => [3 => 1]], array_map(fn (Supply $supply): array => $supply->units, $found));
     }
@@ -337,9 +342,9 @@ final class BankTest extends TestCase
     private function anyRecipe(Randomizer $chance): Recipe
     {
         $filters = new Filters(
-            topics: $chance->getInt(0, 1) === 0 ? null : ['ridge'],
-            pools: array_slice($chance->shuffleArray(Pool::cases()), 0, $chance->getInt(0, 3)),
-            difficulties: $chance->getInt(0, 3) === 0 ? [Difficulty::Easy] : [],
+            ...$chance->getInt(0, 1) === 0 ? [] : [new TopicFilter(['ridge'])],
+            ...[new PoolFilter(...array_slice($chance->shuffleArray(Pool::cases()), 0, $chance->getInt(0, 3)))],
+            ...$chance->getInt(0, 3) === 0 ? [new DifficultyFilter(Difficulty::Easy)] : [],
         );
         $spread = $chance->shuffleArray(Spread::cases())[0];
         $byTopic = [];
@@ -418,14 +423,14 @@ final class BankTest extends TestCase
 
     private function passes(object $question, Filters $filters): bool
     {
-        $topics = array_merge([], ...Syllabus::of($this->exam)->chosen($filters->topics));
+        $topics = array_merge([], ...Syllabus::of($this->exam)->chosen($filters->topics()));
         $standing = DB::table('standings')->where('user_id', $this->user->id)
             ->where('question_id', $question->id)->first();
 
         return in_array($question->topic_id, $topics, true)
-            && ($filters->difficulties === [] || $question->difficulty === 'easy')
-            && ($filters->pools === [] || array_filter(
-                $filters->pools,
+            && ($filters->get(DifficultyFilter::class) === null || $question->difficulty === 'easy')
+            && ($filters->pools() === [] || array_filter(
+                $filters->pools(),
                 fn (Pool $pool): bool => Pools::hold($pool, $standing),
             ) !== []);
     }

@@ -13,6 +13,7 @@ use App\Workshop\InvalidBank;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\TestCase;
+use Uplandia\Core\Assembly\Filter\TopicFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Recipe;
@@ -236,7 +237,7 @@ final class BuilderTest extends TestCase
         $exam = $this->exam();
         $user = $this->candidate();
         $recipe = new Recipe(
-            new Filters(topics: ['ridge', 'water']),
+            new Filters(new TopicFilter(['ridge', 'water'])),
             count: 7,
             mode: Mode::Tutor,
             spread: Spread::Even,

@@ -122,6 +122,7 @@ final class PicksTest extends TestCase
             ['exam_id' => $this->exam()->id, 'code' => 'set', 'kind' => 'case', 'questions' => 2],
         );
         DB::table('questions')->whereIn('id', [$ids[4], $ids[5]])->update(['unit_id' => $unit]);
+        app(Tallies::class)->renew($this->exam()->id);
         $picked = ['only' => [$ids[0], $ids[4]], 'topics' => null, 'pools' => [], 'mode' => 'untimed'];
         $this->postJson('/api/exams/small-hills/count', $picked + ['count' => 3])
             ->assertJsonPath('available', 3)

@@ -39,6 +39,7 @@ final class RecipesTest extends TestCase
         $kept = $this->getJson($path)->assertJsonPath('recipes.0.id', $id)->json('recipes.0.choices');
         self::assertEquals(
             self::CHOICES + [
+                'only' => [],
                 'difficulties' => [], 'kinds' => [], 'spread' => 'blueprint', 'plain' => false, 'penalty' => '0',
                 'shuffled' => true, 'secondsEach' => null, 'runningScore' => false, 'asksSureness' => true,
             ],

@@ -10,6 +10,7 @@ use App\Question\Exam;
 use App\Workshop\BankLoader;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Feature\TestCase;
+use Uplandia\Core\Assembly\Filter\WordFilter;
 use Uplandia\Core\Assembly\Filters;
 
 /**
@@ -30,7 +31,7 @@ final class TextSearchTest extends TestCase
 
         return $bank->available($bank->selection(
             candidacy: new Candidacy($this->candidate(), $exam),
-            filters: new Filters(words: $words),
+            filters: new Filters(new WordFilter($words)),
         ));
     }
 

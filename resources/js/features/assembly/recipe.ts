@@ -35,6 +35,33 @@ export interface Choices {
   byTopic: Readonly<Record<string, string>>;
 }
 
+/** Up to so many begin at once, without a briefing in between. */
+export const SHORT = 20;
+
+/** What somebody who changes nothing gets: ten questions they have not met, with the reasons after each. */
+export function usualOf(counts: View<'Counts'>): Choices {
+  return {
+    topics: null,
+    pools: counts.new >= 10 ? ['new'] : [],
+    difficulties: [],
+    kinds: [],
+    tags: {},
+    words: '',
+    only: [],
+    count: String(Math.min(10, counts.all)),
+    mode: 'tutor',
+    spread: 'blueprint',
+    minutes: '',
+    plain: false,
+    penalty: '0',
+    shuffled: true,
+    secondsEach: null,
+    runningScore: false,
+    asksSureness: true,
+    byTopic: {},
+  };
+}
+
 export const POOLS: readonly { pool: Pool; label: string }[] = [
   { pool: 'new', label: 'new to me' },
   { pool: 'missed', label: 'missed' },

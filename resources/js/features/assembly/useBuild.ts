@@ -3,34 +3,7 @@ import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } f
 import { useNavigate, useSearchParams } from 'react-router';
 import { api, ask, type View } from '../../api/client';
 import { queries } from '../../api/queries';
-import { faultsOf, read, recipeOf, totalOf, written, type Choices } from './recipe';
-
-/** Up to so many begin at once, without a briefing in between. */
-const SHORT = 20;
-
-/** What somebody who changes nothing gets: ten questions they have not met, with the reasons after each. */
-function usualOf(page: View<'Builder'>): Choices {
-  return {
-    topics: null,
-    pools: page.counts.new >= 10 ? ['new'] : [],
-    difficulties: [],
-    kinds: [],
-    tags: {},
-    words: '',
-    only: [],
-    count: String(Math.min(10, page.counts.all)),
-    mode: 'tutor',
-    spread: 'blueprint',
-    minutes: '',
-    plain: false,
-    penalty: '0',
-    shuffled: true,
-    secondsEach: null,
-    runningScore: false,
-    asksSureness: true,
-    byTopic: {},
-  };
-}
+import { faultsOf, read, recipeOf, SHORT, totalOf, usualOf, written, type Choices } from './recipe';
 
 /** The address of some choices: a link to it builds the same for somebody else, of their own pools. */
 function addressOf(exam: string, named: string | null, choices: Choices, usual: Choices): string {
@@ -68,7 +41,7 @@ function useAddress(exam: string, usual: Choices) {
 /** A test as it is being chosen: the choices live in the address, and the server says what they come to. */
 export function useBuild(page: View<'Builder'>) {
   const navigate = useNavigate();
-  const usual = useMemo(() => usualOf(page), [page]);
+  const usual = useMemo(() => usualOf(page.counts), [page]);
   const known = useMemo(
     () => new Set(page.topics.flatMap((topic) => [topic.code, ...topic.subtopics.map(({ code }) => code)])),
     [page],
