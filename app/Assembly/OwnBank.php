@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Assembly;
 
 use App\Database\Columns;
+use App\Http\Refusal;
 use App\Question\Candidacy;
 use App\Question\OwnStandings;
 use App\Question\QuestionSets;
 use App\Question\TextSearch;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Filter\BankSets;
 use Uplandia\Core\Assembly\Pool as PoolName;
@@ -48,7 +50,7 @@ final class OwnBank implements BankSets
         return QuestionSet::any($this->sets->values($this->exam(), $family, $values));
     }
 
-    /** @throws \App\Http\Refusal for a topic that the exam does not have */
+    /** @throws Refusal for a topic that the exam does not have */
     public function under(array $codes): QuestionSet
     {
         $topics = array_merge([], ...$this->candidacy->syllabus()->chosen($codes));
@@ -126,12 +128,13 @@ final class OwnBank implements BankSets
                 ->crossJoin('questions')
                 ->whereColumn('questions.unit_id', 'units.id')
                 ->whereNull('questions.retired_at')
-                ->orderBy('units.id')
                 ->orderBy('questions.unit_place')
                 ->select(['units.id', 'questions.id', 'questions.topic_id']);
             foreach (Columns::rows($rows) as [$unit, $question, $topic]) {
                 $this->units[(int) $unit][(int) $question] = (int) $topic;
             }
+            // Always in the same order, so that the same seed draws the same.
+            ksort($this->units);
         }
 
         return $this->units;
@@ -152,7 +155,7 @@ final class OwnBank implements BankSets
             : $this->of($this->isIn->narrow(OwnStandings::of($this->candidacy), [$pool]))->and($this->live());
     }
 
-    private function of(\Illuminate\Database\Query\Builder $standings): QuestionSet
+    private function of(Builder $standings): QuestionSet
     {
         return QuestionSet::of(Columns::first($standings->select('standings.question_id')));
     }

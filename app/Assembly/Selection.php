@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
+use App\Http\Refusal;
 use App\Question\SyllabusTopic;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Question\QuestionSet;
@@ -40,7 +41,7 @@ final class Selection
     /**
      * @return array<int, SyllabusTopic> those that are asked for, by id, in the order of the blueprint
      *
-     * @throws \App\Http\Refusal for a topic that the exam does not have
+     * @throws Refusal for a topic that the exam does not have
      */
     public function topics(): array
     {

@@ -13,7 +13,6 @@ use Uplandia\Core\Cohort\Model;
 use Uplandia\Core\Cohort\Patterns;
 use Uplandia\Core\Cohort\SimulatedItem;
 use Uplandia\Core\Cohort\Simulator;
-use Uplandia\Core\Marking\Marker;
 use Uplandia\Core\Progress\AbilityEstimator;
 use Uplandia\Core\Progress\Evidence;
 use Uplandia\Core\Progress\Item;
@@ -54,13 +53,12 @@ final class CoreTrial
         $question = new Single(['a', 'b', 'c', 'd'], 'b');
         /** @var list<array<string, mixed>> $responses */
         $responses = array_map(fn (int $i): array => ['choice' => 'abcd'[$i % 4]], range(1, 200_000));
-        $marker = new Marker();
 
         return Stopwatch::compare(
             what: $what,
-            work: function () use ($marker, $question, $responses): void {
+            work: function () use ($question, $responses): void {
                 foreach ($responses as $response) {
-                    $marker->mark($question, $response);
+                    $question->mark($response);
                 }
             },
             against: 'read, look up and compare in a loop',

@@ -30,6 +30,7 @@ use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Assembly\Spread;
+use Uplandia\Core\Chance;
 use Uplandia\Core\Cohort\Responder;
 use Uplandia\Core\Cohort\SimulatedItem;
 use Uplandia\Core\Cohort\SimulatedPerson;

@@ -20,7 +20,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Seed;
-use Uplandia\Core\Marking\Marker;
 use Uplandia\Core\Progress\Adaptive;
 use Uplandia\Core\Progress\AdaptiveAnswer;
 use Uplandia\Core\Progress\AdaptiveEnding;
@@ -47,7 +46,6 @@ final readonly class AdaptiveTests
         private Pen $pen,
         private Closing $closing,
         private TestItems $items,
-        private Marker $marker,
     ) {
     }
 
@@ -126,7 +124,7 @@ final readonly class AdaptiveTests
         foreach ($bank->askedBy($sitting->test) as $position => $item) {
             $known = $state->questions[$position];
             if ($known->seen) {
-                $credit = $this->marker->mark($questions[$position]->question, $known->response);
+                $credit = $questions[$position]->question->mark($known->response);
                 $answers[] = new AdaptiveAnswer($item, $credit->share?->toFloat() ?? 0.0);
             }
         }

@@ -7,7 +7,6 @@ namespace App\Question;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use LogicException;
-use Uplandia\Core\Question\Definition;
 use Uplandia\Core\Question\Difficulty;
 use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Question\Question as CoreQuestion;
@@ -60,7 +59,7 @@ final class QuestionVersion extends Model
     /** The question as the core marks it. */
     public function forMarking(): CoreQuestion
     {
-        return Definition::question($this->kind, $this->shown, $this->withheld);
+        return CoreQuestion::of($this->kind, $this->shown, $this->withheld);
     }
 
     protected function casts(): array

@@ -15,7 +15,6 @@ use App\Question\UnitView;
 use App\Sitting\Sitting;
 use App\Sitting\Tries;
 use Illuminate\Support\Facades\DB;
-use Uplandia\Core\Marking\Marker;
 use Uplandia\Core\Question\UnitKind;
 use Uplandia\Core\Shown;
 use Uplandia\Core\Sitting\QuestionState;
@@ -26,7 +25,6 @@ final readonly class Explainer
 {
     public function __construct(
         private TestItems $items,
-        private Marker $marker,
         private Parts $parts,
         private Beside $beside,
         private Tries $tries,
@@ -92,7 +90,7 @@ final readonly class Explainer
             penalty: (string) $item->scheme->penalty,
             unit: $unit?->id,
         );
-        $credit = $this->marker->mark($item->question, $state->response, $state->rubricMarks);
+        $credit = $item->question->mark($state->response, $state->rubricMarks);
         $syllabus ??= Syllabus::of($sitting->test->exam);
         $withheld = $version->withheld;
         $text = fn (string $name): ?string => is_string($withheld[$name] ?? null) ? $withheld[$name] : null;

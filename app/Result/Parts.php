@@ -12,8 +12,8 @@ use App\Question\PictureBody;
 use App\Question\QuestionView;
 use App\Question\RowsBody;
 use App\Question\TypedGapsBody;
+use App\Question\WrittenBody;
 use Uplandia\Core\Marking\Verdict;
-use Uplandia\Core\Marking\Verdicts;
 use Uplandia\Core\Question\Number;
 use Uplandia\Core\Question\Question;
 use Uplandia\Core\Shown;
@@ -22,17 +22,13 @@ use Uplandia\Core\Sitting\QuestionState;
 /** The parts of an explained question in the order in which they were shown, each with its verdict and its reason. */
 final readonly class Parts
 {
-    public function __construct(private Verdicts $verdicts)
-    {
-    }
-
     /**
      * @param  array<string, mixed>  $withheld
      * @return list<PartView>
      */
     public function of(QuestionView $view, Question $question, array $withheld, QuestionState $state): array
     {
-        $verdicts = $this->verdicts->of($question, $state->response);
+        $verdicts = $question->verdicts($state->response);
         $told = new Told($withheld, $state->response ?? []);
 
         return match (true) {
@@ -47,7 +43,7 @@ final readonly class Parts
             $view->body instanceof OrderingBody => $this->ordering($view->body, $told, $verdicts),
             $view->body instanceof NumberBody => $this->number($view->body, $told, $verdicts),
             $view->body instanceof PictureBody => $this->picture($told, $verdicts),
-            default => [],
+            $view->body instanceof WrittenBody => [],
         };
     }
 
@@ -152,11 +148,11 @@ final readonly class Parts
         $typed = $told->typed();
         $parts = [
             new PartView(
-                id: Verdicts::NUMBER,
+                id: Number::WHOLE,
                 role: PartRole::Number,
                 text: '',
                 why: '',
-                verdict: $verdicts[Verdicts::NUMBER],
+                verdict: $verdicts[Number::WHOLE],
                 right: $with($told->value()),
                 mine: $typed === null ? null : trim("{$typed} ".($told->typedUnit() ?? ($body->suffix ?? ''))),
             ),

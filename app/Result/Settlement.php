@@ -20,7 +20,6 @@ use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Cohort\ItemStatistics;
 use Uplandia\Core\Marking\Credit;
-use Uplandia\Core\Marking\Marker;
 use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Marking\Response;
 use Uplandia\Core\Result\Marked;
@@ -40,7 +39,6 @@ final readonly class Settlement implements Settles
 {
     public function __construct(
         private TestItems $items,
-        private Marker $marker,
         private KeepsStandings $standings,
         private KeyGate $gate,
         private Exposures $exposures,
@@ -340,7 +338,7 @@ final readonly class Settlement implements Settles
     private function credit(TestItem $item, QuestionState $question): Credit
     {
         return $question->seen
-            ? $this->marker->mark($item->question, $question->response, $question->rubricMarks)
+            ? $item->question->mark($question->response, $question->rubricMarks)
             : Credit::notReached();
     }
 
@@ -350,7 +348,7 @@ final readonly class Settlement implements Settles
         return match (true) {
             $question->firstResponse === null => null,
             Response::same($question->firstResponse, $question->response) => $last,
-            default => $this->marker->mark($item->question, $question->firstResponse),
+            default => $item->question->mark($question->firstResponse),
         };
     }
 

@@ -10,7 +10,6 @@ use App\Http\Refusal;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Str;
 use Uplandia\Core\Marking\MalformedResponse;
-use Uplandia\Core\Marking\Marker;
 use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
@@ -27,7 +26,6 @@ final readonly class Closing
         private Desk $desk,
         private Recorder $recorder,
         private TestItems $items,
-        private Marker $marker,
         private Settles $settlement,
         private KeyGate $gate,
     ) {
@@ -234,7 +232,7 @@ final readonly class Closing
             $question = $this->items->of($sitting->test_id, [$position])[$position]->question;
             $response = $this->desk->state($sitting, $now)->questions[$position]->response;
             try {
-                $this->marker->mark($question, $response, $points);
+                $question->mark($response, $points);
             } catch (MalformedResponse $malformed) {
                 throw Refusal::unmet('rubric', $malformed->getMessage());
             }

@@ -8,7 +8,6 @@ use App\Assembly\TestItems;
 use App\Http\Refusal;
 use Closure;
 use Uplandia\Core\Marking\MalformedResponse;
-use Uplandia\Core\Marking\Marker;
 use Uplandia\Core\Refused;
 use Uplandia\Core\Sitting\Awake;
 use Uplandia\Core\Sitting\Event;
@@ -23,7 +22,6 @@ final readonly class Recorder
         private Desk $desk,
         private Pen $pen,
         private TestItems $items,
-        private Marker $marker,
         private Settles $settlement,
         private KeyGate $gate,
     ) {
@@ -191,7 +189,7 @@ final readonly class Recorder
                     $response = is_array($event->value)
                         ? $event->value
                         : throw MalformedResponse::because('A response must be an object or null.');
-                    $this->marker->mark($items[(int) $event->position]->question, $response);
+                    $items[(int) $event->position]->question->mark($response);
                 }
                 $sound[] = $event;
             } catch (Refused $malformed) {

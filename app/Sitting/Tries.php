@@ -6,13 +6,12 @@ namespace App\Sitting;
 
 use App\Assembly\TestItem;
 use App\Assembly\TestItems;
-use Uplandia\Core\Marking\Marker;
 use Uplandia\Core\Sitting\State;
 
 /** Says what came of the tries in a sitting. */
 final readonly class Tries
 {
-    public function __construct(private TestItems $items, private Marker $marker)
+    public function __construct(private TestItems $items)
     {
     }
 
@@ -43,7 +42,7 @@ final readonly class Tries
         return array_map(
             fn (array $try): TryView => new TryView(
                 response: (object) $try,
-                outcome: $this->marker->mark($item->question, $try)->outcome,
+                outcome: $item->question->mark($try)->outcome,
             ),
             $tries,
         );

@@ -14,10 +14,9 @@ use App\Question\Topic;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Assembly\Filter\TagFilter;
-use Uplandia\Core\Question\Definition;
 use Uplandia\Core\Question\Difficulty;
 use Uplandia\Core\Question\Kind;
-use Uplandia\Core\Question\Luck;
+use Uplandia\Core\Question\Question;
 
 /**
  * Takes an exam's folder of text files into the bank. Loading again adds versions only where something changed.
@@ -272,10 +271,10 @@ final readonly class BankLoader
      */
     private function rate(int $question, array $entry): void
     {
-        $core = Definition::question(Kind::from($entry['kind']), $entry['shown'], $entry['withheld']);
+        $core = Question::of(Kind::from($entry['kind']), $entry['shown'], $entry['withheld']);
         DB::table('questions')
             ->where('id', $question)
-            ->update(['b' => Difficulty::from($entry['difficulty'])->b(), 'luck' => Luck::of($core)]);
+            ->update(['b' => Difficulty::from($entry['difficulty'])->b(), 'luck' => $core->luck()]);
     }
 
     /** @param  Entry  $entry */

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Media\Shelf;
-use Uplandia\Core\Question\Definition;
 use Uplandia\Core\Question\InvalidQuestion;
 use Uplandia\Core\Question\Kind;
+use Uplandia\Core\Question\Question;
 
 /**
  * One question as its author writes it, with key and reason beside each part, taken apart into what a candidate may
@@ -86,7 +86,7 @@ final class QuestionEntry
             throw InvalidQuestion::because('There is no such kind of question.');
         $entry = new self(question: $question, kind: $kind, shelf: $shelf, names: $names ?? new PartNames());
         $entry->takeApart();
-        Definition::question($kind, $entry->shown, $entry->withheld);
+        Question::of($kind, $entry->shown, $entry->withheld);
 
         return [
             'code' => $question['id'],

@@ -6,6 +6,7 @@ namespace Uplandia\Core\Cohort;
 
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
+use Uplandia\Core\Chance;
 use Uplandia\Core\Question\Difficulty;
 use Uplandia\Core\Question\Question;
 use Uplandia\Core\Question\Single;

@@ -18,4 +18,19 @@ enum Kind: string
     case Number = 'number';
     case Picture = 'picture';
     case Written = 'written';
+
+    /** @return class-string<Question> where all that a kind is stands */
+    public function home(): string
+    {
+        return match ($this) {
+            self::Single => Single::class,
+            self::Several => Several::class,
+            self::TrueFalseGrid, self::Matching, self::Grouping, self::DropdownGaps => Rows::class,
+            self::Ordering => Ordering::class,
+            self::TypedGaps => TypedGaps::class,
+            self::Number => Number::class,
+            self::Picture => Picture::class,
+            self::Written => Written::class,
+        };
+    }
 }

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Uplandia\Core\Question;
 
+use Uplandia\Core\Chance;
+use Uplandia\Core\Marking\Credit;
+
 /** Several answers: exactly n, up to n, or as many as apply. */
-final readonly class Several implements Question
+final readonly class Several extends Question
 {
     private const MOST_OPTIONS = 40;
 
@@ -49,8 +52,63 @@ final readonly class Several implements Question
         }
     }
 
+    public static function read(Kind $kind, Fields $shown, Fields $answer): self
+    {
+        return new self(
+            options: $shown->ids('options'),
+            keys: $answer->texts('keys'),
+            rule: $answer->rule(Rule::AllOrNothing),
+            limit: $shown->has('limit') ? $shown->integer('limit') : null,
+        );
+    }
+
     public function kind(): Kind
     {
         return Kind::Several;
+    }
+
+    /** Example: keys a, b of options a–e, rule `net`, response {choices: [a, c]} → max(0, (1 − 1)/2) = 0. */
+    protected function credit(array $response, ?array $rubricMarks): Credit
+    {
+        $chosen = Reading::ids($response, 'choices', $this->options);
+        if ($chosen === []) {
+            return Credit::leftBlank();
+        }
+        if ($this->limit !== null && count($chosen) > $this->limit) {
+            return Credit::nothing();
+        }
+        $hits = count(array_intersect_key(array_flip($chosen), $this->keys));
+        $wrong = count($chosen) - $hits;
+        $keys = count($this->keys);
+        $options = count($this->options);
+
+        return match ($this->rule) {
+            Rule::Net => Credit::ratio(max(0, $hits - $wrong), $keys),
+            Rule::Hits => Credit::ratio($hits, $keys),
+            Rule::EachOption => Credit::ratio($options - $wrong - ($keys - $hits), $options),
+            default => Credit::when($hits === $keys && $wrong === 0),
+        };
+    }
+
+    protected function judge(array $response): array
+    {
+        return self::chosen($this->options, $this->keys, Reading::ids($response, 'choices', $this->options));
+    }
+
+    public function right(Chance $chance): array
+    {
+        return ['choices' => self::names($this->keys)];
+    }
+
+    /** One key left out, and another option in its place where there is one. */
+    public function wrong(Chance $chance, array $slips = []): array
+    {
+        $keys = self::names($this->keys);
+        $others = array_values(array_diff(self::names($this->options), $keys));
+        $kept = array_slice($chance->shuffled($keys), 0, max(0, count($keys) - 1));
+
+        return [
+            'choices' => $others === [] ? ($kept === [] ? $keys : $kept) : [...$kept, $chance->one($others)],
+        ];
     }
 }

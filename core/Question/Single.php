@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace Uplandia\Core\Question;
 
+use Uplandia\Core\Chance;
+use Uplandia\Core\Marking\Credit;
+use Uplandia\Core\Marking\MalformedResponse;
+use Uplandia\Core\Marking\PlainText;
+
 /** Single best answer: one key among the options. */
-final readonly class Single implements Question
+final readonly class Single extends Question
 {
     /** @var array<string, int> option id => its place as stored */
     public array $options;
@@ -29,8 +34,47 @@ final readonly class Single implements Question
         }
     }
 
+    public static function read(Kind $kind, Fields $shown, Fields $answer): self
+    {
+        return new self($shown->ids('options'), $answer->text('key'));
+    }
+
     public function kind(): Kind
     {
         return Kind::Single;
+    }
+
+    /** One of its options. Example: four options → 0.25. */
+    public function luck(): float
+    {
+        return 1 / count($this->options);
+    }
+
+    protected function credit(array $response, ?array $rubricMarks): Credit
+    {
+        $choice = $response['choice'] ?? null;
+        if ($choice === null || (is_string($choice) && PlainText::isEmpty($choice))) {
+            return Credit::leftBlank();
+        }
+        if (! is_string($choice) || ! isset($this->options[$choice])) {
+            throw MalformedResponse::unknown('an option', is_string($choice) ? $choice : get_debug_type($choice));
+        }
+
+        return $choice === $this->key ? Credit::full() : Credit::nothing();
+    }
+
+    protected function judge(array $response): array
+    {
+        return self::chosen($this->options, [$this->key => 0], [$response['choice'] ?? null]);
+    }
+
+    public function right(Chance $chance): array
+    {
+        return ['choice' => $this->key];
+    }
+
+    public function wrong(Chance $chance, array $slips = []): array
+    {
+        return ['choice' => $chance->one(array_diff(self::names($this->options), [$this->key]))];
     }
 }

@@ -6,8 +6,9 @@ namespace Uplandia\Core\Question;
 
 use Brick\Math\BigRational;
 use Uplandia\Core\Exact;
+use Uplandia\Core\Marking\Credit;
 
-/** Weights of the parts of one question, as shares of 1. */
+/** Weights of the parts of one question, as shares of 1, and what the right ones are worth. */
 final class Weights
 {
     /**
@@ -33,5 +34,30 @@ final class Weights
         $part = static fn (BigRational $share): BigRational => $share->dividedBy($sum)->simplified();
 
         return array_map($part, $shares);
+    }
+
+    /** @return array<string, string> as an answer states them */
+    public static function read(Fields $answer): array
+    {
+        return array_map(strval(...), $answer->exactMap('weights'));
+    }
+
+    /**
+     * Credit for the parts that are right.
+     *
+     * @param  list<string>  $right
+     * @param  array<string, BigRational>  $weights  as `normalised` gave them
+     */
+    public static function credit(Rule $rule, array $right, array $weights): Credit
+    {
+        if ($rule === Rule::AllOrNothing) {
+            return Credit::when(count($right) === count($weights));
+        }
+        $share = BigRational::zero();
+        foreach ($right as $id) {
+            $share = $share->plus($weights[$id]);
+        }
+
+        return Credit::of($share->simplified());
     }
 }

@@ -11,9 +11,9 @@ final class FloorPlanTest extends TestCase
 {
     /** From the ground up. What stands in one line does not know of each other. */
     private const CORE = [
-        ['Exact', 'Refused', 'Shown', 'Statistics'],
-        ['Question'],
+        ['Chance', 'Exact', 'Refused', 'Shown', 'Statistics'],
         ['Marking'],
+        ['Question'],
         ['Assembly'],
         ['Sitting'],
         ['Result'],

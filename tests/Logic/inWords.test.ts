@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { Kind, Question } from '../../resources/js/features/question/kinds/kind';
-import { inWords } from '../../resources/js/features/question/inWords';
+import { inWords } from '../../resources/js/features/question/kinds/inWords';
 import type { Response } from '../../resources/js/features/question/response';
 
 const parts = (...texts: string[]) => texts.map((text, i) => ({ id: `p${i + 1}`, text }));

@@ -9,11 +9,10 @@ use App\Workshop\QuestionEntry;
 use Brick\Math\BigRational;
 use Symfony\Component\ExpressionLanguage\ExpressionLanguage;
 use Throwable;
-use Uplandia\Core\Marking\Marker;
 use Uplandia\Core\Marking\Outcome;
-use Uplandia\Core\Question\Definition;
 use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Question\Number;
+use Uplandia\Core\Question\Question;
 
 /** Recomputes numeric keys from the formula beside them. */
 final class Numbers
@@ -56,7 +55,7 @@ final class Numbers
     }
 
     /**
-     * Slips that would earn credit, by the marker itself.
+     * Slips that would earn credit, by the question's own rule.
      *
      * @param  array<mixed>  $question
      * @return list<string>
@@ -64,13 +63,13 @@ final class Numbers
     private static function slipFaults(array $question): array
     {
         $entry = QuestionEntry::of($question, Shelf::none());
-        $number = Definition::question(Kind::Number, $entry['shown'], $entry['withheld']);
+        $number = Question::of(Kind::Number, $entry['shown'], $entry['withheld']);
         assert($number instanceof Number);
         $unit = array_key_first(array_filter($number->units, fn (BigRational $factor): bool => $factor->isEqualTo(1)));
         $faults = [];
         foreach ((array) ($question['slips'] ?? []) as $slip) {
             $response = ['text' => (string) $slip['value']] + ($unit === null ? [] : ['unit' => (string) $unit]);
-            if ((new Marker())->mark($number, $response)->outcome !== Outcome::Missed) {
+            if ($number->mark($response)->outcome !== Outcome::Missed) {
                 $faults[] = "{$question['id']}: the slip {$slip['value']} would be marked right.";
             }
         }

@@ -7,11 +7,8 @@ namespace Tests\Core\Cohort;
 use Brick\Math\BigRational;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Uplandia\Core\Cohort\Responder;
 use Uplandia\Core\Cohort\Simulator;
-use Uplandia\Core\Marking\Marker;
 use Uplandia\Core\Marking\Outcome;
-use Uplandia\Core\Question\Definition;
 use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Question\Question;
 
@@ -26,39 +23,39 @@ final class ResponderTest extends TestCase
             'rows' => [['id' => 'r1'], ['id' => 'r2'], ['id' => 'r3']],
         ];
         $keys = ['keys' => ['r1' => 'x', 'r2' => 'y', 'r3' => 'z']];
-        yield 'single' => [Definition::question(Kind::Single, $options, ['key' => 'b'])];
+        yield 'single' => [Question::of(Kind::Single, $options, ['key' => 'b'])];
         yield 'several, net' => [
-            Definition::question(Kind::Several, $options, ['keys' => ['a', 'c'], 'rule' => 'net']),
+            Question::of(Kind::Several, $options, ['keys' => ['a', 'c'], 'rule' => 'net']),
         ];
         yield 'several, with a limit' => [
-            Definition::question(Kind::Several, ['limit' => 2] + $options, ['keys' => ['a', 'c'], 'rule' => 'hits']),
+            Question::of(Kind::Several, ['limit' => 2] + $options, ['keys' => ['a', 'c'], 'rule' => 'hits']),
         ];
         yield 'several, all of them' => [
-            Definition::question(Kind::Several, $options, ['keys' => ['a', 'b', 'c', 'd'], 'rule' => 'each_option']),
+            Question::of(Kind::Several, $options, ['keys' => ['a', 'b', 'c', 'd'], 'rule' => 'each_option']),
         ];
-        yield 'matching' => [Definition::question(Kind::Matching, $choices, $keys)];
+        yield 'matching' => [Question::of(Kind::Matching, $choices, $keys)];
         yield 'grouping, all or nothing' => [
-            Definition::question(Kind::Grouping, $choices, $keys + ['rule' => 'all_or_nothing']),
+            Question::of(Kind::Grouping, $choices, $keys + ['rule' => 'all_or_nothing']),
         ];
         yield 'ordering' => [
-            Definition::question(Kind::Ordering, [], ['order' => ['a', 'b', 'c', 'd'], 'rule' => 'pairs']),
+            Question::of(Kind::Ordering, [], ['order' => ['a', 'b', 'c', 'd'], 'rule' => 'pairs']),
         ];
-        yield 'number' => [Definition::question(Kind::Number, [], ['value' => '4.5', 'absolute' => '0.1'])];
+        yield 'number' => [Question::of(Kind::Number, [], ['value' => '4.5', 'absolute' => '0.1'])];
         yield 'number, a fraction' => [
-            Definition::question(Kind::Number, [], ['value' => '1/3', 'absolute' => '0.01']),
+            Question::of(Kind::Number, [], ['value' => '1/3', 'absolute' => '0.01']),
         ];
         yield 'number with a unit' => [
-            Definition::question(Kind::Number, [], ['value' => 4, 'units' => ['m' => '1/1000', 'km' => '1']]),
+            Question::of(Kind::Number, [], ['value' => 4, 'units' => ['m' => '1/1000', 'km' => '1']]),
         ];
         yield 'typed gaps' => [
-            Definition::question(
+            Question::of(
                 Kind::TypedGaps,
                 [],
                 ['gaps' => ['g' => ['accepted' => ['handrail']], 'h' => ['accepted' => ['catching']]]],
             ),
         ];
         yield 'picture' => [
-            Definition::question(
+            Question::of(
                 Kind::Picture,
                 [],
                 [
@@ -74,11 +71,10 @@ final class ResponderTest extends TestCase
     #[DataProvider('questions')]
     public function test_right_is_marked_right_and_wrong_is_not(Question $question): void
     {
-        $responder = new Responder((new Simulator('responder'))->chance);
-        $marker = new Marker();
+        $chance = (new Simulator('responder'))->chance;
         for ($i = 0; $i < 40; $i++) {
-            self::assertSame(Outcome::Right, $marker->mark($question, $responder->right($question))->outcome);
-            self::assertContains($marker->mark($question, $responder->wrong($question))->outcome, [
+            self::assertSame(Outcome::Right, $question->mark($question->right($chance))->outcome);
+            self::assertContains($question->mark($question->wrong($chance))->outcome, [
                 Outcome::Partly,
                 Outcome::Missed,
             ]);
@@ -87,18 +83,18 @@ final class ResponderTest extends TestCase
 
     public function test_a_wrong_number_is_one_of_the_usual_slips(): void
     {
-        $question = Definition::question(Kind::Number, [], ['value' => 80]);
-        $responder = new Responder((new Simulator('slips'))->chance);
+        $question = Question::of(Kind::Number, [], ['value' => 80]);
+        $chance = (new Simulator('slips'))->chance;
 
-        self::assertContains($responder->wrong($question, ['60', '89'])['text'], ['60', '89']);
+        self::assertContains($question->wrong($chance, ['60', '89'])['text'], ['60', '89']);
     }
 
     public function test_a_written_answer_waits_to_be_marked(): void
     {
-        $question = Definition::question(Kind::Written, [], ['rubric' => [['id' => 'p1', 'points' => 2]]]);
-        $responder = new Responder((new Simulator('written'))->chance);
+        $question = Question::of(Kind::Written, [], ['rubric' => [['id' => 'p1', 'points' => 2]]]);
+        $chance = (new Simulator('written'))->chance;
 
-        self::assertSame(Outcome::Pending, (new Marker())->mark($question, $responder->right($question))->outcome);
+        self::assertSame(Outcome::Pending, $question->mark($question->right($chance))->outcome);
         self::assertTrue(BigRational::of(2)->isEqualTo($question->possible));
     }
 }

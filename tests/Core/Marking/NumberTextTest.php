@@ -7,7 +7,7 @@ namespace Tests\Core\Marking;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Uplandia\Core\Marking\NumberText;
-use Uplandia\Core\Marking\TypedText;
+use Uplandia\Core\Question\TypedText;
 
 final class NumberTextTest extends TestCase
 {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Revisit;
 
+use App\Question\Tallies;
 use App\Sitting\Sitting;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -140,6 +141,7 @@ final class GapBookTest extends TestCase
         self::assertCount(6, $asked($this->book(what: '/drill')->assertCreated()->json('sitting')));
         // What is retired stays in the book and is asked no more.
         DB::table('questions')->update(['retired_at' => '2026-01-01']);
+        app(Tallies::class)->renew($this->exam()->id);
         $this->book()->assertJsonPath('gaps.0.retired', true);
         $this->book(what: '/drill')->assertUnprocessable()->assertJsonPath('reason', 'too_few');
     }
@@ -172,6 +174,7 @@ final class GapBookTest extends TestCase
             $id = DB::table('questions')->insertGetId(['id' => 9000 + $i, 'code' => "more-{$i}"] + $question);
             DB::table('standings')->insert(['question_id' => $id] + $row);
         }
+        app(Tallies::class)->renew($this->exam()->id);
         $this->book()->assertJsonPath('pages', 2)->assertJsonCount(50, 'gaps');
         $this->book(['page' => 2])->assertJsonCount(22, 'gaps')->assertJsonPath('page', 2);
         $this->book(what: '/sheet')->assertJsonPath('pages', 1)->assertJsonCount(72, 'gaps');

@@ -1,5 +1,6 @@
 import type { View } from '../../api/client';
-import { hint, letter } from './paperCode';
+import { letter } from '../question/kinds/letters';
+import { codeOf } from '../question/kinds/paper';
 
 /** A sheet of its own to put answers on, in the order of the booklet. */
 export function AnswerSheet({ title, questions }: { title: string; questions: readonly View<'Question'>[] }) {
@@ -38,11 +39,12 @@ function Room({ body }: { body: View<'Question'>['body'] }) {
         ))}
       </span>
     );
-  if (body.kind === 'picture' || body.kind === 'written') return <span className="text-sm">in the booklet</span>;
+  const code = codeOf(body);
+  if (!code) return <span className="text-sm">in the booklet</span>;
   return (
     <span className="flex flex-1 items-baseline gap-2">
       <span className="flex-1 border-b border-current">&nbsp;</span>
-      <span className="text-sm">{hint(body)}</span>
+      <span className="text-sm">{code.hint(body)}</span>
     </span>
   );
 }

@@ -14,7 +14,7 @@ import { NotHere } from '../sitting/Interruptions';
 import { Saved } from '../sitting/Saved';
 import type { SittingStore } from '../sitting/sittingStore';
 import { useSitting, useSnapshot } from '../sitting/useSitting';
-import { hint, isCoded, read, written } from './paperCode';
+import { codeOf, readCode, writtenCode } from '../question/kinds/paper';
 
 /** Answers from paper, typed in quickly: a line for each question, Enter goes to the next. */
 export function Component() {
@@ -97,9 +97,10 @@ function Line({
 }) {
   const id = useId();
   const { body, position } = question;
-  const [text, setText] = useState(() => written(body, response));
+  const code = codeOf(body);
+  const [text, setText] = useState(() => writtenCode(body, response));
   const said = useRef(text);
-  const answer = isCoded(body) ? read(body, text) : null;
+  const answer = code ? readCode(body, text) : null;
   const keep = () => {
     if (text === said.current || !answer || answer.fault !== undefined) return;
     said.current = text;
@@ -132,7 +133,7 @@ function Line({
             className="input h-11 w-40 border-base-content/50 font-mono text-base aria-invalid:border-error pointer-fine:h-9"
           />
           <span id={`${id}-hint`} className={answer.fault ? 'text-error' : 'text-sm text-base-content/75'}>
-            {answer.fault ?? hint(body)}
+            {answer.fault ?? code?.hint(body)}
           </span>
         </div>
       ) : (

@@ -1,4 +1,4 @@
-/** What a candidate answers, by kind of question (the core's Marking\Reading reads the same shapes). */
+/** What a candidate answers, by kind of question (the core's Question\Reading reads the same shapes). */
 export interface Response {
   choice?: string;
   choices?: string[];

@@ -8,7 +8,7 @@ import { Markdown } from '../../ui/Markdown';
 import { Outcome } from '../../ui/Outcome';
 import { dayTime, duration, percent } from '../../ui/words';
 import { MakeCard } from '../library/MakeCard';
-import { inWords } from '../question/inWords';
+import { inWords } from '../question/kinds/inWords';
 import type { Response } from '../question/response';
 import { UnitPanel } from '../question/UnitPanel';
 import { cardOf } from './cardOf';

@@ -1,5 +1,5 @@
 import type { View } from '../../api/client';
-import { PointMark } from '../question/kinds/PictureField';
+import { PointMark } from '../question/kinds/picture/Field';
 import type { Response } from '../question/response';
 import { partName } from './partName';
 

@@ -1,12 +1,12 @@
 import type { ComponentType } from 'react';
-import { Gaps } from './Gaps';
+import { Gaps } from './gaps/Field';
 import type { Kind, KindProps } from './kind';
-import { NumberField } from './NumberField';
-import { Options } from './Options';
-import { Ordering } from './Ordering';
-import { PictureField } from './PictureField';
-import { Rows } from './Rows';
-import { WrittenField } from './WrittenField';
+import { NumberField } from './number/Field';
+import { Options } from './options/Field';
+import { Ordering } from './ordering/Field';
+import { PictureField } from './picture/Field';
+import { Rows } from './rows/Field';
+import { WrittenField } from './written/Field';
 
 /** Every kind has its field; a kind without one does not compile. */
 const FIELDS: { [Some in Kind]: ComponentType<KindProps<Some>> } = {

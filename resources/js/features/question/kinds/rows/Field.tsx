@@ -1,14 +1,14 @@
 import clsx from 'clsx';
 import { useId, useState, type ReactNode } from 'react';
-import { Markdown } from '../../../ui/Markdown';
-import { plain } from '../../../ui/plain';
-import { having, orNothing } from '../response';
-import { Grip } from './Grip';
-import type { KindProps } from './kind';
-import { dragRows } from './parts';
+import { Markdown } from '../../../../ui/Markdown';
+import { plain } from '../../../../ui/plain';
+import { having, orNothing } from '../../response';
+import { Grip } from '../Grip';
+import type { KindProps } from '../kind';
+import { dragRows } from '../parts';
 import { Chip, Choices, Group } from './Places';
-import { useHolds } from './useHolds';
-import { useNear } from './useNear';
+import { useHolds } from '../useHolds';
+import { useNear } from '../useNear';
 
 /** Longer lists of choices open as a menu, short ones lie open. */
 const LIE_OPEN = 3;

@@ -1,8 +1,8 @@
 import clsx from 'clsx';
 import { GripVertical } from 'lucide-react';
 import type { ReactNode, Ref } from 'react';
-import { Markdown } from '../../../ui/Markdown';
-import type { Held } from './useHolds';
+import { Markdown } from '../../../../ui/Markdown';
+import type { Held } from '../useHolds';
 
 export interface Part {
   id: string;

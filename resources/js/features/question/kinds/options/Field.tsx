@@ -1,10 +1,10 @@
 import clsx from 'clsx';
 import { Ban } from 'lucide-react';
 import { useId, useState } from 'react';
-import { Markdown } from '../../../ui/Markdown';
-import { plain } from '../../../ui/plain';
-import { count } from '../../../ui/words';
-import type { KindProps } from './kind';
+import { Markdown } from '../../../../ui/Markdown';
+import { plain } from '../../../../ui/plain';
+import { count } from '../../../../ui/words';
+import type { KindProps } from '../kind';
 
 /** From so many options on, they stand in columns and can be narrowed by typing. */
 const MANY = 9;

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Uplandia\Core\Cohort;
+namespace Uplandia\Core;
 
 use Random\Randomizer;
 
-/** Seeded draws from the distributions that the simulation needs. */
+/** Seeded draws from the distributions that a simulation needs. */
 final readonly class Chance
 {
     private const STEPS = 1 << 53;
@@ -76,5 +76,11 @@ final readonly class Chance
     public function shuffled(array $values): array
     {
         return $this->chance->shuffleArray($values);
+    }
+
+    /** @param  array<string>  $values  at least one */
+    public function one(array $values): string
+    {
+        return $this->shuffled(array_values($values))[0] ?? '';
     }
 }

@@ -1,6 +1,6 @@
-import { count } from '../../../ui/words';
-import type { KindProps } from './kind';
-import { useDraft } from './useDraft';
+import { count } from '../../../../ui/words';
+import type { KindProps } from '../kind';
+import { useDraft } from '../useDraft';
 
 /** A written answer, which the candidate marks against a rubric afterwards. */
 export function WrittenField({ response, locked, labelledBy, onAnswer }: KindProps) {

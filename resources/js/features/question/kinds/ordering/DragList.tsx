@@ -1,8 +1,8 @@
 import { closestCenter, DndContext } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useLayoutEffect } from 'react';
-import { SILENT, useGrips, useNode } from './drag';
-import type { Holds } from './useHolds';
+import { SILENT, useGrips, useNode } from '../drag';
+import type { Holds } from '../useHolds';
 
 /** Lets a pointer or a finger drag items to another place. The keyboard has buttons of its own in each. */
 export default function DragList({

@@ -1,13 +1,13 @@
 import clsx from 'clsx';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
-import { Markdown } from '../../../ui/Markdown';
-import { plain } from '../../../ui/plain';
-import { Grip } from './Grip';
-import type { KindProps } from './kind';
-import { dragList } from './parts';
-import { useHolds } from './useHolds';
-import { useNear } from './useNear';
+import { Markdown } from '../../../../ui/Markdown';
+import { plain } from '../../../../ui/plain';
+import { Grip } from '../Grip';
+import type { KindProps } from '../kind';
+import { dragList } from '../parts';
+import { useHolds } from '../useHolds';
+import { useNear } from '../useNear';
 
 /** Items to be put in order: dragged, or moved with buttons or with the arrow keys on them. */
 export function Ordering({ body, response, locked, labelledBy, onAnswer }: KindProps<'ordering'>) {

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Uplandia\Core\Marking;
+namespace Uplandia\Core\Question;
 
 use Normalizer;
-use Uplandia\Core\Question\Gap;
+use Uplandia\Core\Marking\PlainText;
 
 /** Compares a typed answer with those accepted (computation.md, section 1). */
 final class TypedText

@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import type { View } from '../../resources/js/api/client';
-import { hint, isCoded, letter, read, written } from '../../resources/js/features/assembly/paperCode';
+import { letter } from '../../resources/js/features/question/kinds/letters';
+import { codeOf, readCode, writtenCode } from '../../resources/js/features/question/kinds/paper';
 
 type Body = View<'Question'>['body'];
 const options = (n: number, of = 'o') => Array.from({ length: n }, (_, i) => ({ id: `${of}${i}`, text: `T${i}` }));
@@ -34,9 +35,9 @@ test.each([
   [UNIT, '1 250 m', { text: '1 250', unit: 'm' }],
   [UNIT, '12', { text: '12' }],
 ] as const)('%j typed as "%s" is the answer', (body, text, response) => {
-  expect(read(body, text)).toEqual({ response });
+  expect(readCode(body, text)).toEqual({ response });
   // What one sees again is what one would type.
-  expect(read(body, written(body, response as never))).toEqual({ response });
+  expect(readCode(body, writtenCode(body, response as never))).toEqual({ response });
 });
 
 test.each([
@@ -52,15 +53,15 @@ test.each([
   [GAPS, 'a;b;c'],
   [UNIT, 'metres'],
 ] as const)('%j typed as "%s" is told to be amiss', (body, text) => {
-  expect(read(body, text).fault).toBeTruthy();
+  expect(readCode(body, text).fault).toBeTruthy();
 });
 
 test('nothing typed is nothing answered', () => {
   for (const body of [SINGLE, SEVERAL, ORDER, GRID, GAPS, NUMBER]) {
-    expect(read(body, '  ')).toEqual({ response: null });
-    expect(written(body, null)).toBe('');
+    expect(readCode(body, '  ')).toEqual({ response: null });
+    expect(writtenCode(body, null)).toBe('');
   }
-  expect(read(GRID, '---')).toEqual({ response: null });
+  expect(readCode(GRID, '---')).toEqual({ response: null });
 });
 
 test('letters go on after Z', () => {
@@ -69,6 +70,10 @@ test('letters go on after Z', () => {
 
 test('pictures and written answers have a field of their own', () => {
   const picture: Body = { kind: 'picture', points: 1, picture: { file: 'f', alt: 'a', width: 1, height: 1 } };
-  expect([picture, { kind: 'written' } as Body, SINGLE].map(isCoded)).toEqual([false, false, true]);
-  expect(hint(ORDER)).toBe('all 4, such as DCBA');
+  expect([picture, { kind: 'written' } as Body, SINGLE].map((body) => codeOf(body) !== null)).toEqual([
+    false,
+    false,
+    true,
+  ]);
+  expect(codeOf(ORDER)?.hint(ORDER)).toBe('all 4, such as DCBA');
 });

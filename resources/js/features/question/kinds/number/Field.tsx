@@ -1,6 +1,6 @@
 import { useRef } from 'react';
-import { DraftInput } from './DraftInput';
-import type { KindProps } from './kind';
+import { DraftInput } from '../DraftInput';
+import type { KindProps } from '../kind';
 
 /** A number, with a unit where one is asked for. */
 export function NumberField({ body, response, locked, labelledBy, onAnswer }: KindProps<'number'>) {

@@ -7,16 +7,14 @@ namespace Tests\Core\Question;
 use Brick\Math\BigRational;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Uplandia\Core\Marking\Marker;
-use Uplandia\Core\Question\Definition;
 use Uplandia\Core\Question\Gap;
 use Uplandia\Core\Question\InvalidQuestion;
 use Uplandia\Core\Question\Kind;
-use Uplandia\Core\Question\Luck;
 use Uplandia\Core\Question\Number;
 use Uplandia\Core\Question\Ordering;
 use Uplandia\Core\Question\Picture;
 use Uplandia\Core\Question\Point;
+use Uplandia\Core\Question\Question;
 use Uplandia\Core\Question\Rows;
 use Uplandia\Core\Question\Rule;
 use Uplandia\Core\Question\Several;
@@ -25,14 +23,14 @@ use Uplandia\Core\Question\Target;
 use Uplandia\Core\Question\TypedGaps;
 use Uplandia\Core\Question\Written;
 
-final class DefinitionTest extends TestCase
+final class KindsTest extends TestCase
 {
     public function test_luck_is_one_of_the_options_for_a_single_answer_and_none_else(): void
     {
         $options = array_map(fn (string $id): array => ['id' => $id, 'text' => $id], ['a', 'b', 'c', 'd', 'e']);
-        $single = Definition::question(Kind::Single, ['stem' => 's', 'options' => $options], ['key' => 'b']);
-        $several = Definition::question(Kind::Several, ['stem' => 's', 'options' => $options], ['keys' => ['b']]);
-        self::assertSame([0.2, 0.0], [Luck::of($single), Luck::of($several)]);
+        $single = Question::of(Kind::Single, ['stem' => 's', 'options' => $options], ['key' => 'b']);
+        $several = Question::of(Kind::Several, ['stem' => 's', 'options' => $options], ['keys' => ['b']]);
+        self::assertSame([0.2, 0.0], [$single->luck(), $several->luck()]);
     }
 
     /**
@@ -138,15 +136,15 @@ final class DefinitionTest extends TestCase
         array $response,
         string $credit,
     ): void {
-        $question = Definition::question($kind, $shown, $answer);
+        $question = Question::of($kind, $shown, $answer);
 
         self::assertSame($kind, $question->kind());
-        self::assertSame($credit, (string) (new Marker())->mark($question, $response)->share);
+        self::assertSame($credit, (string) $question->mark($response)->share);
     }
 
     public function test_a_rubric_without_points_gives_one_for_each_criterion(): void
     {
-        $written = Definition::question(
+        $written = Question::of(
             Kind::Written,
             [],
             [
@@ -164,7 +162,7 @@ final class DefinitionTest extends TestCase
     /** @return iterable<string, array{callable(): mixed, string}> */
     public static function faults(): iterable
     {
-        $define = fn (Kind $kind, array $shown, array $answer): callable => fn () => Definition::question(
+        $define = fn (Kind $kind, array $shown, array $answer): callable => fn () => Question::of(
             $kind,
             $shown,
             $answer,

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Uplandia\Core\Marking;
+namespace Uplandia\Core\Question;
 
-use Uplandia\Core\Question\Point;
+use Uplandia\Core\Marking\MalformedResponse;
+use Uplandia\Core\Marking\PlainText;
 
 /**
  * Reads the parts of a raw response and refuses what has the wrong shape. A response is what JSON decodes to:

@@ -1,7 +1,7 @@
 import { DndContext, pointerWithin, useDraggable, useDroppable } from '@dnd-kit/core';
 import { useLayoutEffect } from 'react';
-import { SILENT, useGrips, useNode } from './drag';
-import type { Holds } from './useHolds';
+import { SILENT, useGrips, useNode } from '../drag';
+import type { Holds } from '../useHolds';
 
 /**
  * Lets rows and choices find each other by dragging: what belongs to a row is dragged onto it, and an item is dragged into

@@ -2,18 +2,16 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Marking;
+namespace Tests\Core\Question;
 
 use Brick\Math\BigRational;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Uplandia\Core\Marking\Credit;
 use Uplandia\Core\Marking\MalformedResponse;
-use Uplandia\Core\Marking\Marker;
 use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Marking\Response;
 use Uplandia\Core\Marking\Verdict;
-use Uplandia\Core\Marking\Verdicts;
 use Uplandia\Core\Question\Gap;
 use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Question\Number;
@@ -29,7 +27,7 @@ use Uplandia\Core\Question\Target;
 use Uplandia\Core\Question\TypedGaps;
 use Uplandia\Core\Question\Written;
 
-final class MarkerTest extends TestCase
+final class MarkingTest extends TestCase
 {
     /**
      * @return iterable<string, array{Question, array<mixed>|null, string}> question, response, credit ("blank" for
@@ -126,7 +124,7 @@ final class MarkerTest extends TestCase
     #[DataProvider('responses')]
     public function test_each_rule_gives_its_credit(Question $question, ?array $response, string $expected): void
     {
-        $credit = (new Marker())->mark($question, $response);
+        $credit = $question->mark($response);
 
         self::assertSame(
             $expected,
@@ -140,12 +138,12 @@ final class MarkerTest extends TestCase
 
         self::assertSame(
             '1/2',
-            (string) (new Marker())->mark($overlap, ['points' => [['x' => 0.55, 'y' => 0.5]]])->share,
+            (string) $overlap->mark(['points' => [['x' => 0.55, 'y' => 0.5]]])->share,
         );
         // The first point could take either; it must leave the second point the one it needs.
         self::assertSame(
             '1',
-            (string) (new Marker())->mark($overlap, [
+            (string) $overlap->mark([
                 'points' => [['x' => 0.55, 'y' => 0.5], ['x' => 0.35, 'y' => 0.5]],
             ])->share,
         );
@@ -199,7 +197,7 @@ final class MarkerTest extends TestCase
 
         self::assertSame(
             $right ? Outcome::Right : Outcome::Missed,
-            (new Marker())->mark($number, ['text' => $text, 'unit' => $unit])->outcome,
+            $number->mark(['text' => $text, 'unit' => $unit])->outcome,
         );
     }
 
@@ -207,8 +205,8 @@ final class MarkerTest extends TestCase
     {
         $number = new Number(BigRational::of(-200), BigRational::of(1), BigRational::of('0.05'));
 
-        self::assertSame(Outcome::Right, (new Marker())->mark($number, ['text' => '-210'])->outcome);
-        self::assertSame(Outcome::Missed, (new Marker())->mark($number, ['text' => '-210.1'])->outcome);
+        self::assertSame(Outcome::Right, $number->mark(['text' => '-210'])->outcome);
+        self::assertSame(Outcome::Missed, $number->mark(['text' => '-210.1'])->outcome);
     }
 
     public function test_a_written_answer_waits_for_its_rubric(): void
@@ -218,14 +216,13 @@ final class MarkerTest extends TestCase
             'call' => BigRational::of(2),
             'warm' => BigRational::of(1),
         ]);
-        $marker = new Marker();
 
-        self::assertSame(Outcome::Pending, $marker->mark($written, ['text' => 'Make safe.'])->outcome);
+        self::assertSame(Outcome::Pending, $written->mark(['text' => 'Make safe.'])->outcome);
         self::assertSame(
             '5/8',
-            (string) $marker->mark($written, ['text' => 'Make safe.'], ['danger' => 1, 'call' => '1.5'])->share,
+            (string) $written->mark(['text' => 'Make safe.'], ['danger' => 1, 'call' => '1.5'])->share,
         );
-        self::assertSame(Outcome::LeftBlank, $marker->mark($written, ['text' => ' '])->outcome);
+        self::assertSame(Outcome::LeftBlank, $written->mark(['text' => ' '])->outcome);
     }
 
     /** @return iterable<string, array{Question, array<mixed>}> */
@@ -272,7 +269,7 @@ final class MarkerTest extends TestCase
     ): void {
         $this->expectException(MalformedResponse::class);
 
-        (new Marker())->mark($question, $response);
+        $question->mark($response);
     }
 
     public function test_rubric_marks_outside_the_rubric_are_refused(): void
@@ -280,7 +277,7 @@ final class MarkerTest extends TestCase
         $written = new Written(['a' => BigRational::of(2)]);
         foreach ([['a' => -1], ['a' => 3], ['b' => 1], ['a' => NAN]] as $marks) {
             try {
-                (new Marker())->mark($written, ['text' => 'x'], $marks);
+                $written->mark(['text' => 'x'], $marks);
                 self::fail('Accepted '.json_encode(array_keys($marks)));
             } catch (MalformedResponse) {
                 self::addToAssertionCount(1);
@@ -291,7 +288,6 @@ final class MarkerTest extends TestCase
     public function test_credit_lies_between_nothing_and_all_for_any_response(): void
     {
         $chance = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar(1));
-        $marker = new Marker();
         for ($round = 0; $round < 600; $round++) {
             $options = array_map(fn (int $i): string => "o{$i}", range(1, $chance->getInt(2, 12)));
             $keys = array_slice($chance->shuffleArray($options), 0, $chance->getInt(1, count($options)));
@@ -303,7 +299,7 @@ final class MarkerTest extends TestCase
                 rule: $rule,
                 limit: $rule === Rule::Hits ? count($keys) : null,
             );
-            $credit = $marker->mark($question, ['choices' => $chosen]);
+            $credit = $question->mark(['choices' => $chosen]);
             $share = $credit->share?->toFloat() ?? 0.0;
             self::assertGreaterThanOrEqual(0.0, $share);
             self::assertLessThanOrEqual(1.0, $share);
@@ -316,7 +312,7 @@ final class MarkerTest extends TestCase
             );
             self::assertSame(
                 (string) $credit->share,
-                (string) $marker->mark($permuted, ['choices' => $chance->shuffleArray($chosen)])->share,
+                (string) $permuted->mark(['choices' => $chance->shuffleArray($chosen)])->share,
             );
         }
     }
@@ -328,10 +324,10 @@ final class MarkerTest extends TestCase
             $right = $chance->shuffleArray(array_map(fn (int $i): string => "i{$i}", range(1, $n)));
             foreach ([Rule::Pairs, Rule::Neighbours] as $rule) {
                 $question = new Ordering($right, $rule);
-                self::assertSame(Outcome::Right, (new Marker())->mark($question, ['order' => $right])->outcome);
+                self::assertSame(Outcome::Right, $question->mark(['order' => $right])->outcome);
                 self::assertSame(
                     Outcome::Missed,
-                    (new Marker())->mark($question, ['order' => array_reverse($right)])->outcome,
+                    $question->mark(['order' => array_reverse($right)])->outcome,
                 );
             }
         }
@@ -354,11 +350,11 @@ final class MarkerTest extends TestCase
         );
         self::assertSame(
             '500/501',
-            (string) (new Marker())->mark($question, ['rows' => array_slice($rows, 0, 500)])->share,
+            (string) $question->mark(['rows' => array_slice($rows, 0, 500)])->share,
         );
         $this->expectException(MalformedResponse::class);
         $this->expectExceptionMessage('more than 500 parts');
-        (new Marker())->mark($question, ['rows' => $rows]);
+        $question->mark(['rows' => $rows]);
     }
 
     public function test_a_slip_is_forgiven_from_five_letters_on(): void
@@ -367,7 +363,7 @@ final class MarkerTest extends TestCase
             ['g' => new Gap([$accepted], allowSlip: true)],
             Rule::Each,
         );
-        $outcome = fn (string $accepted, string $typed): Outcome => (new Marker())->mark($gap($accepted), [
+        $outcome = fn (string $accepted, string $typed): Outcome => $gap($accepted)->mark([
             'gaps' => ['g' => $typed],
         ])->outcome;
         self::assertSame([Outcome::Right, Outcome::Missed], [$outcome('cairn', 'cairm'), $outcome('rope', 'ropa')]);
@@ -400,7 +396,7 @@ final class MarkerTest extends TestCase
     public function test_points_of_a_rubric_lie_between_nothing_and_what_it_gives(): void
     {
         $written = new Written(['a' => BigRational::of(2), 'b' => BigRational::of(1)]);
-        $share = fn (array $marks): string => (string) (new Marker())->mark($written, ['text' => 'x'], $marks)->share;
+        $share = fn (array $marks): string => (string) $written->mark(['text' => 'x'], $marks)->share;
         self::assertSame(
             ['0', '1', '2/3'],
             [$share(['a' => '0', 'b' => '0']), $share(['a' => '2', 'b' => '1']), $share(['a' => '2', 'b' => '0'])],
@@ -428,7 +424,7 @@ final class MarkerTest extends TestCase
     #[DataProvider('nothings')]
     public function test_what_nobody_can_see_is_no_answer(string $nothing): void
     {
-        $blank = fn (Question $question, array $response): Outcome => (new Marker())->mark($question, $response)
+        $blank = fn (Question $question, array $response): Outcome => $question->mark($response)
             ->outcome;
         $number = new Number(
             key: BigRational::of(3),
@@ -457,7 +453,7 @@ final class MarkerTest extends TestCase
             relative: BigRational::zero(),
             units: ["\u{00B5}m" => BigRational::one(), 'm²' => BigRational::of(2)],
         );
-        $right = fn (string $text, string $unit): Outcome => (new Marker())->mark($micro, [
+        $right = fn (string $text, string $unit): Outcome => $micro->mark([
             'text' => $text,
             'unit' => $unit,
         ])->outcome;
@@ -467,7 +463,7 @@ final class MarkerTest extends TestCase
         );
         self::assertSame(
             Outcome::Right,
-            (new Marker())->mark(new TypedGaps(['g' => new Gap(["\u{FB01}rn"])], Rule::Each), [
+            (new TypedGaps(['g' => new Gap(["\u{FB01}rn"])], Rule::Each))->mark([
                 'gaps' => ['g' => 'FIRN'],
             ])->outcome,
         );
@@ -477,7 +473,7 @@ final class MarkerTest extends TestCase
     {
         $verdicts = fn (Question $question, ?array $response): array => array_map(
             fn (Verdict $verdict): string => $verdict->value,
-            (new Verdicts(new Marker()))->of($question, $response),
+            $question->verdicts($response),
         );
         $options = ['a', 'b', 'c', 'd'];
         self::assertSame(

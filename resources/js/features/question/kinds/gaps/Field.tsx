@@ -1,10 +1,10 @@
 import { useMemo, useRef } from 'react';
-import { GapContext } from '../../../ui/gaps';
-import { Markdown } from '../../../ui/Markdown';
-import { plain } from '../../../ui/plain';
-import { having, orNothing } from '../response';
-import { DraftInput } from './DraftInput';
-import type { KindProps } from './kind';
+import { GapContext } from '../../../../ui/gaps';
+import { Markdown } from '../../../../ui/Markdown';
+import { plain } from '../../../../ui/plain';
+import { having, orNothing } from '../../response';
+import { DraftInput } from '../DraftInput';
+import type { KindProps } from '../kind';
 
 /** A text with gaps: menus to choose from, or fields to type in. The stem is the question itself. */
 export function Gaps({

@@ -1,9 +1,9 @@
 import clsx from 'clsx';
 import { Maximize, ZoomIn, ZoomOut, type LucideIcon } from 'lucide-react';
 import { useEffect, useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
-import type { KindProps } from './kind';
-import { zoom } from './parts';
-import { useNear } from './useNear';
+import type { KindProps } from '../kind';
+import { zoom } from '../parts';
+import { useNear } from '../useNear';
 import type { Closeness, Zoomer } from './zoom';
 
 interface Point {

@@ -1,0 +1,3 @@
+import type { InWords } from '../kind';
+
+export const inWords: InWords<'written'> = (_, response) => response.text ?? '';
