@@ -29,7 +29,7 @@ final class FixedTests
                 }
             }
 
-            return Test::holding($settings, $items, $minutes);
+            return Test::createWith($settings, $items, $minutes);
         });
     }
 

@@ -72,7 +72,7 @@ final readonly class Rehearsals
         $name = $section === null ? 'Rehearsal' : "Rehearsal, {$blueprint->sections[0]->name}";
 
         return DB::transaction(
-            fn (): Test => Test::holding(
+            fn (): Test => Test::createWith(
                 [
                     ...$candidacy->key(),
                     'of_exam' => true,

@@ -71,7 +71,7 @@ final class Test extends Model
      * @param  array<string, mixed>  $settings  columns of the test
      * @param  list<Item>  $items  in order
      */
-    public static function holding(array $settings, array $items, ?int $minutes): self
+    public static function createWith(array $settings, array $items, ?int $minutes): self
     {
         $test = self::query()->create($settings + ['questions' => count($items), 'minutes' => $minutes]);
         foreach (array_chunk($items, 100) as $chunk) {

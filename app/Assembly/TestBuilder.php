@@ -105,7 +105,7 @@ final readonly class TestBuilder
         );
         $limit = $recipe->minutes ?? self::minutesFor($candidacy->exam, count($questions));
 
-        return Test::holding(
+        return Test::createWith(
             [
                 ...$candidacy->key(),
                 'recipe_id' => $saved->id,

@@ -89,7 +89,7 @@ final class Crowd
             $adapts = $i % self::ADAPTIVE === self::ADAPTIVE - 1;
             $sitting = $adapts
                 ? $this->adaptive->ready(candidacy: new Candidacy($user, $exam), most: 60, timed: false)
-                : Sitting::ready(
+                : Sitting::createFor(
                     $this->builder->build(candidacy: new Candidacy($user, $exam), recipe: $recipe, seed: "load {$i}"),
                     $user,
                 );

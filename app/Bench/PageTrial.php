@@ -10,8 +10,8 @@ use App\Assembly\TestBuilder;
 use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Sitting\Opening;
-use App\Sitting\Pen;
 use App\Sitting\Sitting;
+use App\Sitting\TabLock;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
 use Uplandia\Core\Assembly\Filters;
@@ -34,7 +34,7 @@ final readonly class PageTrial
 
     private const MOVE_SLOWLY_MS = 100;
 
-    public function __construct(private TestBuilder $builder, private Opening $opening, private Pen $pen)
+    public function __construct(private TestBuilder $builder, private Opening $opening, private TabLock $tabLock)
     {
     }
 
@@ -48,9 +48,9 @@ final readonly class PageTrial
         for ($i = 0; ! isset($test) || str_contains($this->firstOf($test), '$'); $i++) {
             $test = $this->builder->build(candidacy: new Candidacy($user, $exam), recipe: $recipe, seed: "page {$i}");
         }
-        $sitting = Sitting::ready($test, $user);
+        $sitting = Sitting::createFor($test, $user);
         $this->opening->open($sitting, 'another', take: true);
-        $this->pen->letGo($sitting->refresh(), []);
+        $this->tabLock->letGo($sitting->refresh(), []);
         $server = new TrialServer(workers: 4);
         $server->start();
         $browser = new Process(

@@ -285,12 +285,12 @@ final readonly class ScaleBank
                 'penalty' => '0', 'section' => null,
             ];
         }
-        $test = Test::holding(
+        $test = Test::createWith(
             ['user_id' => $user->id, 'exam_id' => 1, 'title' => 'The long one', 'mode' => 'timed', 'seed' => 'x'],
             $items,
             600,
         );
-        $sitting = Sitting::ready($test, $user);
+        $sitting = Sitting::createFor($test, $user);
         $this->opening->open($sitting, Crowd::TAB, take: true);
         $seq = 2;
         for ($from = 0; $from < $questions; $from += 100) {

@@ -7,7 +7,7 @@ namespace App\Cohort;
 use App\Question\Exam;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Mode;
-use Uplandia\Core\Cohort\Look;
+use Uplandia\Core\Cohort\FirstLook;
 use Uplandia\Core\Question\Kind;
 
 /** What an exam's cohort answered when it met each question first. */
@@ -16,7 +16,7 @@ final class FirstLooks
     /**
      * First looks in timed sittings that count, by candidates.
      *
-     * @return iterable<Look> the item is the version
+     * @return iterable<FirstLook> the item is the version
      */
     public function of(Exam $exam): iterable
     {
@@ -43,7 +43,7 @@ final class FirstLooks
                 $row->kind === Kind::Single->value
                     ? json_decode((string) $row->response, true)['choice'] ?? null
                     : null;
-            yield new Look(
+            yield new FirstLook(
                 person: (int) $row->user_id,
                 item: (int) $row->version_id,
                 credit: (float) $row->share,

@@ -19,10 +19,10 @@ use App\Question\Exam;
 use App\Question\QuestionVersion;
 use App\Question\Syllabus;
 use App\Sitting\Closing;
-use App\Sitting\Desk;
 use App\Sitting\Opening;
 use App\Sitting\Recorder;
 use App\Sitting\Sitting;
+use App\Sitting\SittingRepository;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
@@ -67,7 +67,7 @@ final readonly class DemoHistory
         private Bank $bank,
         private TestBuilder $builder,
         private TestItems $items,
-        private Desk $desk,
+        private SittingRepository $repository,
         private Opening $opening,
         private Recorder $recorder,
         private Closing $closing,
@@ -172,7 +172,7 @@ final readonly class DemoHistory
             ->where('code', $last['paper'] ?? '')
             ->first();
         if ($paper !== null) {
-            $this->sit(Sitting::ready($this->papers->of($paper), $candidacy->user), Mode::Timed, $run);
+            $this->sit(Sitting::createFor($this->papers->of($paper), $candidacy->user), Mode::Timed, $run);
         } else {
             $recipe = new Recipe(new Filters(), $last['questions'] ?? $story['questions'], Mode::Timed);
             $this->build(candidacy: $candidacy, recipe: $recipe, run: $run);
@@ -223,7 +223,7 @@ final readonly class DemoHistory
         } catch (Refusal) {
             return;
         }
-        $this->sit(Sitting::ready($test, $candidacy->user), $recipe->mode, $run);
+        $this->sit(Sitting::createFor($test, $candidacy->user), $recipe->mode, $run);
     }
 
     private function sit(Sitting $sitting, Mode $mode, DemoRun $run): void
@@ -266,7 +266,7 @@ final readonly class DemoHistory
      */
     private function events(Sitting $sitting, array $asked, Mode $mode, DemoRun $run): array
     {
-        $now = $this->desk->now();
+        $now = $this->repository->now();
         $deadline = $sitting->deadline_ms ?? PHP_INT_MAX;
         $responder = new Responder($run->simulator->chance);
         $events = $written = [];

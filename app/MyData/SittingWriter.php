@@ -177,7 +177,7 @@ final readonly class SittingWriter
         if ($isFixed) {
             return $fixed->id;
         }
-        $test = Test::holding(
+        $test = Test::createWith(
             settings: array_intersect_key($told, array_flip(self::SETTINGS)) + [
                 ...$candidacy->key(),
                 'recipe_id' => $recipes[(string) $told['recipe']] ?? null,

@@ -9,10 +9,10 @@ use App\Http\Contract\Operation;
 use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Sitting\BuiltView;
-use App\Sitting\Desk;
 use App\Sitting\Settles;
-use App\Sitting\Sheets;
 use App\Sitting\Sitting;
+use App\Sitting\SittingQuestions;
+use App\Sitting\SittingRepository;
 use App\Sitting\StateView;
 use Illuminate\Http\JsonResponse;
 use Uplandia\Core\Progress\Adaptive;
@@ -21,8 +21,8 @@ final readonly class AdaptiveController
 {
     public function __construct(
         private AdaptiveTests $tests,
-        private Desk $desk,
-        private Sheets $sheets,
+        private SittingRepository $repository,
+        private SittingQuestions $questions,
         private Settles $settlement,
     ) {
     }
@@ -70,11 +70,11 @@ final readonly class AdaptiveController
 
         return new JsonResponse(
             new NextView(
-                questions: $this->sheets->questions($sitting, $after + 1),
-                units: $this->sheets->units($sitting, $after + 1),
+                questions: $this->questions->questions($sitting, $after + 1),
+                units: $this->questions->units($sitting, $after + 1),
                 state: StateView::of(
-                    state: $this->desk->state($sitting),
-                    now: $this->desk->nowFor($sitting),
+                    state: $this->repository->state($sitting),
+                    now: $this->repository->nowFor($sitting),
                     lastSeq: $sitting->last_seq,
                     positions: $sitting->positions(),
                     outcomes: $sitting->isHandedIn() ? [] : $this->settlement->outcomes($sitting),

@@ -6,8 +6,8 @@ namespace App\Progress;
 
 use App\Result\ExpectedView;
 use App\Result\TellsExpected;
-use App\Sitting\Desk;
 use App\Sitting\Sitting;
+use App\Sitting\SittingRepository;
 use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Progress\Adaptive;
@@ -18,7 +18,7 @@ use Uplandia\Core\Sitting\EventKind;
 /** Works out from its events what an adaptive test has found out, by the difficulties as they are known now. */
 final readonly class AdaptiveResults implements TellsExpected
 {
-    public function __construct(private AdaptiveTests $tests, private Desk $desk)
+    public function __construct(private AdaptiveTests $tests, private SittingRepository $repository)
     {
     }
 
@@ -30,7 +30,7 @@ final readonly class AdaptiveResults implements TellsExpected
             return null;
         }
         $bank = AdaptiveBank::of($sitting->test->exam);
-        $answers = $this->tests->answers($sitting, $bank, $this->desk->state($sitting));
+        $answers = $this->tests->answers($sitting, $bank, $this->repository->state($sitting));
         $standing = $bank->test($most)->standing($answers);
         $cut = BigRational::of($sitting->test->exam->rules['cut']);
         $side = count($answers) < Adaptive::LEAST ? null : $standing->side($cut->toFloat());

@@ -12,9 +12,9 @@ use App\Http\Refusal;
 use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Sitting\Closing;
-use App\Sitting\Desk;
-use App\Sitting\Pen;
 use App\Sitting\Sitting;
+use App\Sitting\SittingRepository;
+use App\Sitting\TabLock;
 use Closure;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -42,8 +42,8 @@ final readonly class AdaptiveTests
     public const LENGTHS = [30, 45, 60, self::MOST];
 
     public function __construct(
-        private Desk $desk,
-        private Pen $pen,
+        private SittingRepository $repository,
+        private TabLock $tabLock,
         private Closing $closing,
         private TestItems $items,
     ) {
@@ -71,8 +71,8 @@ final readonly class AdaptiveTests
         ) ?? throw Refusal::unmet('too_few', 'The bank of this exam has no question that such a test could ask yet.');
 
         return DB::transaction(
-            fn (): Sitting => Sitting::ready(
-                Test::holding(
+            fn (): Sitting => Sitting::createFor(
+                Test::createWith(
                     [
                         ...$candidacy->key(),
                         'title' => "Adaptive · up to {$most}",
@@ -97,7 +97,7 @@ final readonly class AdaptiveTests
      */
     public function goOn(Sitting $sitting, string $tab, int $after, Awake $awake): void
     {
-        $ending = $this->desk->writeSoon(
+        $ending = $this->repository->writeOptimistically(
             $sitting,
             fn (Sitting $sitting, int $now): Closure => $this->prepare(
                 sitting: $sitting,
@@ -139,20 +139,20 @@ final readonly class AdaptiveTests
      */
     private function prepare(Sitting $sitting, string $tab, int $after, int $now): Closure
     {
-        $this->desk->refuseHandedIn($sitting);
+        $this->repository->refuseHandedIn($sitting);
         $sitting->loadMissing('test.exam');
         $most = $sitting->test->adaptive ?? throw Refusal::conflict('not_adaptive', 'All its questions are known.');
         if (! $sitting->hasBegun()) {
             throw Refusal::unmet('not_started', 'Begin the sitting first.');
         }
-        $this->pen->check($sitting, $tab);
+        $this->tabLock->check($sitting, $tab);
         if ($after >= $sitting->questions) {
             throw Refusal::unmet('unknown_question', 'This question has not been asked yet.');
         }
         if ($after < $sitting->questions - 1) {
             return fn (): null => null;
         }
-        $state = $this->desk->state($sitting, $now);
+        $state = $this->repository->state($sitting, $now);
         self::refuseUnlessAtIt($state, $after);
         $bank = AdaptiveBank::of($sitting->test->exam);
         $adaptive = $bank->test($most);

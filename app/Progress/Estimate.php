@@ -19,7 +19,7 @@ final readonly class Estimate
      * @param  list<SyllabusTopic>  $topics  at the top, in the order of the blueprint; the rest goes by their places
      * @param  list<int>  $responses  independent ones
      * @param  list<Mastery|null>  $mastery  null: the bank has no question of it
-     * @param  Spells  $spells  when answers came out better or worse than expected
+     * @param  BestHours  $bestHours  when answers came out better or worse than expected
      */
     public function __construct(
         public array $topics,
@@ -27,7 +27,7 @@ final readonly class Estimate
         public Ability $ability,
         public array $mastery,
         public EvidenceGate $gate,
-        public Spells $spells,
+        public BestHours $bestHours,
     ) {
     }
 }

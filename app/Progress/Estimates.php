@@ -58,7 +58,7 @@ final readonly class Estimates
                 array_values($counts),
                 array_map(fn (SyllabusTopic $topic): float => (float) $topic->weight, $topics),
             ),
-            spells: Spells::of($looked, $ability, $candidacy->enrolment()->timeZone),
+            bestHours: BestHours::of($looked, $ability, $candidacy->enrolment()->timeZone),
         );
     }
 }

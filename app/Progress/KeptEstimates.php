@@ -15,8 +15,8 @@ use Psr\Clock\ClockInterface;
  * Where each candidate stands, worked out when the evidence has changed and kept until then. Whoever has few answers
  * gets it anew at once; of very many, what is kept is told and renewed after the answer has gone out.
  *
- * @phpstan-import-type Stands from Standing
- * @phpstan-import-type Story from Past
+ * @phpstan-import-type Stands from ProgressSnapshot
+ * @phpstan-import-type Story from AnswerHistory
  *
  * @phpstan-type Kept array{stands: Stands, story: Story}
  */
@@ -27,7 +27,7 @@ final readonly class KeptEstimates
 
     public function __construct(
         private Estimates $estimates,
-        private Past $past,
+        private AnswerHistory $past,
         private ClockInterface $clock,
         private Afterwards $afterwards,
     ) {
@@ -111,7 +111,7 @@ final readonly class KeptEstimates
     public function make(Candidacy $candidacy, int $now): array
     {
         return [
-            'stands' => Standing::of($candidacy->exam, $this->estimates->at(
+            'stands' => ProgressSnapshot::of($candidacy->exam, $this->estimates->at(
                 candidacy: $candidacy,
                 now: $now,
             )),

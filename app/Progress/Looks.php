@@ -21,7 +21,7 @@ final class Looks
      * @param  array<int, int>  $places  topic at the top => its number, from 0
      * @param  int  $now  Unix milliseconds
      */
-    public function of(Candidacy $candidacy, array $places, int $now): Looked
+    public function of(Candidacy $candidacy, array $places, int $now): ReadAnswers
     {
         $rows = DB::table('outcomes')
             ->join('questions', 'questions.id', '=', 'outcomes.question_id')
@@ -60,7 +60,7 @@ final class Looks
             }
         }
 
-        return new Looked(responses: $responses, at: $at, moments: $moments);
+        return new ReadAnswers(responses: $responses, at: $at, moments: $moments);
     }
 
     /** @return array<int, list<stdClass>> of which questions the key was shown, by question */

@@ -7,7 +7,7 @@ namespace App\Progress;
 /**
  * The estimated chance of passing today. Chances are 0 to 1.
  *
- * @phpstan-import-type OutlookStands from Standing
+ * @phpstan-import-type OutlookStands from ProgressSnapshot
  */
 final readonly class OutlookView
 {

@@ -19,9 +19,9 @@ use Uplandia\Core\Result\Leaning;
 /**
  * Reads where a candidate stands: what is kept of it, and what is counted.
  *
- * @phpstan-import-type Stands from Standing
- * @phpstan-import-type TopicStands from Standing
- * @phpstan-import-type SpellKept from Spells
+ * @phpstan-import-type Stands from ProgressSnapshot
+ * @phpstan-import-type TopicStands from ProgressSnapshot
+ * @phpstan-import-type SpellKept from BestHours
  */
 final readonly class ProgressReader
 {

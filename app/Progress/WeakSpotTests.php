@@ -82,7 +82,7 @@ final readonly class WeakSpotTests
         }
 
         return DB::transaction(
-            fn (): Test => Test::holding(
+            fn (): Test => Test::createWith(
                 [
                     ...$candidacy->key(),
                     'title' => 'My weak spots · '.count($ids),

@@ -26,7 +26,7 @@ final readonly class Explainer
     public function __construct(
         private TestItems $items,
         private Parts $parts,
-        private Beside $beside,
+        private ComparedAnswers $compared,
         private Tries $tries,
     ) {
     }
@@ -41,8 +41,8 @@ final readonly class Explainer
             position: $position,
             item: $item,
             syllabus: null,
-            cohort: $this->beside->cohort($item),
-            earlier: $this->beside->earlier($sitting, $item),
+            cohort: $this->compared->cohort($item),
+            earlier: $this->compared->earlier($sitting, $item),
         );
     }
 

@@ -6,10 +6,10 @@ namespace App\Result;
 
 use App\Http\Contract\Operation;
 use App\Http\Refusal;
-use App\Sitting\Desk;
 use App\Sitting\PackRequest;
-use App\Sitting\Pen;
 use App\Sitting\Sitting;
+use App\Sitting\SittingRepository;
+use App\Sitting\TabLock;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Uplandia\Core\Assembly\Mode;
@@ -18,8 +18,8 @@ use Uplandia\Core\Assembly\Mode;
 final readonly class PackController
 {
     public function __construct(
-        private Desk $desk,
-        private Pen $pen,
+        private SittingRepository $repository,
+        private TabLock $tabLock,
         private Explainer $explainer,
         private ShownKeys $keys,
     ) {
@@ -29,15 +29,15 @@ final readonly class PackController
     public function store(PackRequest $request, Sitting $sitting): JsonResponse
     {
         $tab = $request->string('tab')->value();
-        $this->desk->write($sitting, function (Sitting $sitting, int $now) use ($tab): void {
-            $this->desk->refuseHandedIn($sitting);
+        $this->repository->write($sitting, function (Sitting $sitting, int $now) use ($tab): void {
+            $this->repository->refuseHandedIn($sitting);
             if (! $sitting->hasBegun()) {
                 throw Refusal::unmet('not_started', 'Begin the sitting first.');
             }
             $sitting->test->refuseAdaptive(
                 'The next question of an adaptive test comes from the server, so it cannot be taken along.',
             );
-            $this->pen->check($sitting, $tab);
+            $this->tabLock->check($sitting, $tab);
             $sitting->fill(['packed_by' => $tab, 'packed_ms' => $now, 'contact_ms' => $now]);
         });
         $sitting->refresh();
@@ -45,7 +45,7 @@ final readonly class PackController
         $along = $sitting->mode === Mode::Tutor ? $this->keys->takeAlong($sitting) : [];
         $explanations = $along === []
             ? []
-            : $this->explainer->whole($sitting, $this->desk->state($sitting), $along);
+            : $this->explainer->whole($sitting, $this->repository->state($sitting), $along);
 
         return new JsonResponse(new PackView($sitting->id, $explanations));
     }
@@ -53,7 +53,7 @@ final readonly class PackController
     #[Operation('Give a sitting back that was taken along')]
     public function destroy(Sitting $sitting): Response
     {
-        $this->desk->write($sitting, function (Sitting $sitting): void {
+        $this->repository->write($sitting, function (Sitting $sitting): void {
             $sitting->fill(['packed_by' => null, 'packed_ms' => null]);
         });
 

@@ -29,7 +29,7 @@ final readonly class Parts
     public function of(QuestionView $view, Question $question, array $withheld, QuestionState $state): array
     {
         $verdicts = $question->verdicts($state->response);
-        $told = new Told($withheld, $state->response ?? []);
+        $told = new AnswerTexts($withheld, $state->response ?? []);
 
         return match (true) {
             $view->body instanceof OptionsBody => $this->options(
@@ -58,7 +58,7 @@ final readonly class Parts
      * @param  array<string, Verdict>  $verdicts
      * @return list<PartView>
      */
-    private function options(OptionsBody $body, Told $told, array $verdicts, QuestionState $state): array
+    private function options(OptionsBody $body, AnswerTexts $told, array $verdicts, QuestionState $state): array
     {
         return array_map(
             fn (OptionView $option): PartView => new PartView(
@@ -77,7 +77,7 @@ final readonly class Parts
      * @param  array<string, Verdict>  $verdicts
      * @return list<PartView>
      */
-    private function rows(RowsBody $body, Told $told, array $verdicts): array
+    private function rows(RowsBody $body, AnswerTexts $told, array $verdicts): array
     {
         $parts = [];
         foreach ($body->rows as $row) {
@@ -100,7 +100,7 @@ final readonly class Parts
      * @param  array<string, Verdict>  $verdicts
      * @return list<PartView>
      */
-    private function gaps(TypedGapsBody $body, Told $told, array $verdicts): array
+    private function gaps(TypedGapsBody $body, AnswerTexts $told, array $verdicts): array
     {
         return array_map(
             fn (string $gap): PartView => new PartView(
@@ -120,7 +120,7 @@ final readonly class Parts
      * @param  array<string, Verdict>  $verdicts
      * @return list<PartView> in the right order
      */
-    private function ordering(OrderingBody $body, Told $told, array $verdicts): array
+    private function ordering(OrderingBody $body, AnswerTexts $told, array $verdicts): array
     {
         $texts = array_column($body->items, 'text', 'id');
 
@@ -141,7 +141,7 @@ final readonly class Parts
      * @param  array<string, Verdict>  $verdicts
      * @return list<PartView>
      */
-    private function number(NumberBody $body, Told $told, array $verdicts): array
+    private function number(NumberBody $body, AnswerTexts $told, array $verdicts): array
     {
         $unit = $told->unit() ?? ($body->suffix ?? '');
         $with = fn (string $value): string => trim("{$value} {$unit}");
@@ -174,7 +174,7 @@ final readonly class Parts
      * @param  array<string, Verdict>  $verdicts
      * @return list<PartView>
      */
-    private function picture(Told $told, array $verdicts): array
+    private function picture(AnswerTexts $told, array $verdicts): array
     {
         $parts = [];
         foreach (['targets' => PartRole::Target, 'decoys' => PartRole::Decoy] as $name => $role) {

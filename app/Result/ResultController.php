@@ -9,9 +9,9 @@ use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use App\Sitting\BuiltView;
 use App\Sitting\Closing;
-use App\Sitting\Desk;
 use App\Sitting\KeyGate;
 use App\Sitting\Sitting;
+use App\Sitting\SittingRepository;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Uplandia\Core\Question\Kind;
@@ -20,7 +20,7 @@ use Uplandia\Core\Sitting\State;
 final readonly class ResultController
 {
     public function __construct(
-        private Desk $desk,
+        private SittingRepository $repository,
         private Closing $closing,
         private ResultReader $results,
         private FollowUps $followUps,
@@ -79,7 +79,7 @@ final readonly class ResultController
     public function key(Sitting $sitting): JsonResponse
     {
         $this->refuseKeyBeforeItsTime($sitting);
-        $state = $this->desk->state($sitting);
+        $state = $this->repository->state($sitting);
         $shown = $this->keys->shown($sitting, $state);
         if ($shown === [] && $sitting->questions > 0) {
             throw Refusal::conflict(
@@ -125,7 +125,7 @@ final readonly class ResultController
         if ($position >= $sitting->questions) {
             throw Refusal::notFound();
         }
-        $state = $this->desk->state($sitting);
+        $state = $this->repository->state($sitting);
         if (! $sitting->isHandedIn() && ! $state->questions[$position]->isChecked()) {
             throw Refusal::conflict(
                 'not_yet',

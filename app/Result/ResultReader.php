@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Result;
 
 use App\Question\Exam;
-use App\Sitting\Desk;
 use App\Sitting\KeyGate;
 use App\Sitting\Pace;
 use App\Sitting\Sitting;
+use App\Sitting\SittingRepository;
 use Brick\Math\BigRational;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Result\Breakdown;
@@ -34,7 +34,7 @@ final readonly class ResultReader
         private Compares $compares,
         private KeyGate $gate,
         private Pace $pace,
-        private Desk $desk,
+        private SittingRepository $repository,
     ) {
     }
 
@@ -112,7 +112,7 @@ final readonly class ResultReader
     public function lines(Sitting $sitting, array $sat): array
     {
         // Only tutor mode lets one try, and only the events know of it.
-        $state = $sitting->terms()->mode === Mode::Tutor ? $this->desk->state($sitting) : null;
+        $state = $sitting->terms()->mode === Mode::Tutor ? $this->repository->state($sitting) : null;
 
         return array_map(
             fn (SatQuestion $one): QuestionLineView => QuestionLineView::of(

@@ -7,12 +7,12 @@ namespace App\Result;
 use App\Assembly\TestItem;
 use App\Assembly\TestItems;
 use App\Question\Enrolment;
-use App\Sitting\Desk;
 use App\Sitting\Exposures;
 use App\Sitting\KeyGate;
 use App\Sitting\ScoreView;
 use App\Sitting\Settles;
 use App\Sitting\Sitting;
+use App\Sitting\SittingRepository;
 use App\Sitting\Stage;
 use Brick\Math\BigRational;
 use Illuminate\Database\Query\Builder;
@@ -109,7 +109,7 @@ final readonly class Settlement implements Settles
                 $items,
                 fn (TestItem $item): bool => $state->questions[$item->position]->isChecked(),
             );
-            Desk::note($sitting, $state);
+            SittingRepository::note($sitting, $state);
         }
         $this->put($this->project(
             sitting: $sitting,

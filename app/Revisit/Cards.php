@@ -17,8 +17,8 @@ use Psr\Clock\ClockInterface;
 use stdClass;
 use Uplandia\Core\Revisit\CardFaces;
 use Uplandia\Core\Revisit\Grade;
-use Uplandia\Core\Revisit\Look;
 use Uplandia\Core\Revisit\Remembered;
+use Uplandia\Core\Revisit\Repetition;
 
 /**
  * Keeps a candidate's cards. When one comes back is worked out from its looks, as a question's is from its answers.
@@ -118,7 +118,7 @@ final readonly class Cards
         $looks = [];
         $rows = DB::table('card_looks')->where('card_id', $card->id)->orderBy('at_ms')->orderBy('id');
         foreach ($rows->get(['day', 'grade']) as $row) {
-            $looks[] = new Look((int) $row->day, Grade::from((int) $row->grade));
+            $looks[] = new Repetition((int) $row->day, Grade::from((int) $row->grade));
         }
         $remembered = Remembered::after($looks);
 

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\DB;
 /** What is printed of a sitting. */
 final readonly class BookletController
 {
-    public function __construct(private Briefings $briefings, private Sheets $sheets)
+    public function __construct(private Briefings $briefings, private SittingQuestions $questions)
     {
     }
 
@@ -27,8 +27,8 @@ final readonly class BookletController
         return new JsonResponse(
             new BookletView(
                 briefing: $this->briefings->of($sitting),
-                questions: $this->sheets->questions($sitting),
-                units: $this->sheets->units($sitting),
+                questions: $this->questions->questions($sitting),
+                units: $this->questions->units($sitting),
                 sections: $this->sections($sitting),
                 keyed: $sitting->isHandedIn() || $sitting->on_paper,
             ),

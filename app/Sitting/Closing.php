@@ -23,7 +23,7 @@ final readonly class Closing
     private const WAITS_MS = 7 * 86_400_000;
 
     public function __construct(
-        private Desk $desk,
+        private SittingRepository $repository,
         private Recorder $recorder,
         private TestItems $items,
         private Settles $settlement,
@@ -73,7 +73,7 @@ final readonly class Closing
      */
     private function close(Sitting $sitting, string $tab, array $events, Awake $awake, ?string $why): array
     {
-        return $this->desk->write($sitting, function (Sitting $sitting, int $now) use (
+        return $this->repository->write($sitting, function (Sitting $sitting, int $now) use (
             $tab,
             $events,
             $awake,
@@ -94,7 +94,7 @@ final readonly class Closing
             );
             $stored = new SittingEvents($sitting);
             $stored->addOwn($stored->own(EventKind::HandedIn, $now, $why));
-            $state = $this->desk->state($sitting, $now);
+            $state = $this->repository->state($sitting, $now);
             $sitting->waited = $state->waited;
             $this->settlement->finish($sitting, $state);
 
@@ -111,7 +111,7 @@ final readonly class Closing
         $new = array_column((new SittingEvents($sitting))->fresh($events), 'id');
         $refused = array_fill_keys($new, 'The sitting had been handed in before this reached the server.');
 
-        return Recorder::refusedOf($events, $this->desk->state($sitting, $now), $refused);
+        return Recorder::refusedOf($events, $this->repository->state($sitting, $now), $refused);
     }
 
     /** Whether its clock came to its end, if it ran on. Nothing is read for it. */
@@ -119,14 +119,14 @@ final readonly class Closing
     {
         return $sitting->status === Stage::Open
             && $sitting->deadline_ms !== null
-            && $sitting->deadline_ms + Fold::GRACE_MS < $this->desk->nowFor($sitting);
+            && $sitting->deadline_ms + Fold::GRACE_MS < $this->repository->nowFor($sitting);
     }
 
     /** Whether time has run out, though nobody was there to hand in. Writes nothing. */
     public function isOver(Sitting $sitting): bool
     {
         return $this->isOverdue($sitting)
-            && $this->stateOfAbsent($sitting, $this->desk->nowFor($sitting))->byClock;
+            && $this->stateOfAbsent($sitting, $this->repository->nowFor($sitting))->byClock;
     }
 
     /**
@@ -136,7 +136,7 @@ final readonly class Closing
      */
     public function closeOver(Sitting $sitting): void
     {
-        $this->desk->write($sitting, function (Sitting $sitting, int $now): void {
+        $this->repository->write($sitting, function (Sitting $sitting, int $now): void {
             if ($sitting->isHandedIn()) {
                 return;
             }
@@ -144,11 +144,11 @@ final readonly class Closing
                 throw Refusal::notHandedIn();
             }
             $events = new SittingEvents($sitting);
-            $this->desk->noteLostContact($sitting, Awake::unknown(), $now);
+            $this->repository->noteLostContact($sitting, Awake::unknown(), $now);
             $waited = self::isHeld($sitting);
             $events->addOwn($events->own(EventKind::HandedIn, $now));
             $sitting->waited = $waited;
-            $this->settlement->finish($sitting, $this->desk->state($sitting, $now));
+            $this->settlement->finish($sitting, $this->repository->state($sitting, $now));
         });
         $sitting->refresh();
     }
@@ -160,10 +160,10 @@ final readonly class Closing
         $overdue = Sitting::query()
             ->when($user !== null, fn (Builder $all): Builder => $all->where('user_id', $user?->id))
             ->where('status', Stage::Open)
-            ->where('deadline_ms', '<', $this->desk->now() - Fold::GRACE_MS)
+            ->where('deadline_ms', '<', $this->repository->now() - Fold::GRACE_MS)
             ->lazyById(100);
         foreach ($overdue as $sitting) {
-            $isLongAgo = (int) $sitting->deadline_ms + self::WAITS_MS < $this->desk->now();
+            $isLongAgo = (int) $sitting->deadline_ms + self::WAITS_MS < $this->repository->now();
             if ((! self::isHeld($sitting) || $isLongAgo) && $this->isOver($sitting)) {
                 $this->closeOver($sitting);
                 $closed++;
@@ -208,7 +208,7 @@ final readonly class Closing
     {
         $events = new SittingEvents($sitting);
         $folding = $events->folding($sitting->terms());
-        $lost = $this->desk->lostContact(
+        $lost = $this->repository->lostContact(
             sitting: $sitting,
             awake: Awake::unknown(),
             now: $now,
@@ -228,9 +228,9 @@ final readonly class Closing
      */
     public function markByRubric(Sitting $sitting, int $position, array $points): void
     {
-        $this->desk->write($sitting, function (Sitting $sitting, int $now) use ($position, $points): void {
+        $this->repository->write($sitting, function (Sitting $sitting, int $now) use ($position, $points): void {
             $question = $this->items->of($sitting->test_id, [$position])[$position]->question;
-            $response = $this->desk->state($sitting, $now)->questions[$position]->response;
+            $response = $this->repository->state($sitting, $now)->questions[$position]->response;
             try {
                 $question->mark($response, $points);
             } catch (MalformedResponse $malformed) {
@@ -247,7 +247,7 @@ final readonly class Closing
                     value: $points,
                 ),
             );
-            $state = $this->desk->state($sitting, $now);
+            $state = $this->repository->state($sitting, $now);
             if ($sitting->isHandedIn()) {
                 $this->settlement->finish($sitting, $state);
             } else {

@@ -22,7 +22,7 @@ final readonly class Deleting
     public const UNDONE_WITHIN_MS = 600_000;
 
     public function __construct(
-        private Desk $desk,
+        private SittingRepository $repository,
         private Settles $settlement,
         private SeriesAttempts $attempts,
         private ClockInterface $clock,
@@ -31,7 +31,7 @@ final readonly class Deleting
 
     public function delete(Sitting $sitting): void
     {
-        $this->desk->write($sitting, function (Sitting $sitting): void {
+        $this->repository->write($sitting, function (Sitting $sitting): void {
             $this->settlement->setAside($sitting);
             // It is nobody's to write to, and its moment tells until when it can come back.
             $sitting->forceFill(['pen' => null, 'deleted_at' => $this->clock->now()])->save();

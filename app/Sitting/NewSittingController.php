@@ -29,7 +29,7 @@ final readonly class NewSittingController
         private PaperTests $papers,
         private Rehearsals $rehearsals,
         private SeriesAttempts $attempts,
-        private Again $again,
+        private Retakes $retakes,
         private Sharing $sharing,
     ) {
     }
@@ -39,7 +39,7 @@ final readonly class NewSittingController
     {
         $recipe = $request->recipe();
         $sitting = DB::transaction(
-            fn (): Sitting => Sitting::ready(
+            fn (): Sitting => Sitting::createFor(
                 $this->builder->build(candidacy: $candidacy, recipe: $recipe, name: $request->name()),
                 $candidacy->user,
             ),
@@ -55,7 +55,7 @@ final readonly class NewSittingController
             Paper::query()->with('exam')->where('exam_id', $candidacy->exam->id)->where('code', $paper)->first() ??
             throw Refusal::notFound();
 
-        return self::built(Sitting::ready($this->papers->of($found, $request->section()), $candidacy->user));
+        return self::built(Sitting::createFor($this->papers->of($found, $request->section()), $candidacy->user));
     }
 
     #[Operation('Rehearse the exam', returns: BuiltView::class, status: 201)]
@@ -63,7 +63,7 @@ final readonly class NewSittingController
     {
         $test = $this->rehearsals->build(candidacy: $candidacy, section: $request->section());
 
-        return self::built(Sitting::ready($test, $candidacy->user));
+        return self::built(Sitting::createFor($test, $candidacy->user));
     }
 
     #[Operation('Sit a test of a series', returns: BuiltView::class, status: 201)]
@@ -75,13 +75,13 @@ final readonly class NewSittingController
     #[Operation('Run a recipe again', returns: BuiltView::class, status: 201)]
     public function recipe(SavedRecipe $recipe, #[CurrentUser] User $user): JsonResponse
     {
-        return self::built($this->again->byRecipe($recipe, $user));
+        return self::built($this->retakes->byRecipe($recipe, $user));
     }
 
     #[Operation('Sit it again', returns: BuiltView::class, status: 201)]
     public function again(AgainRequest $request, Sitting $sitting): JsonResponse
     {
-        return self::built($this->again->sit($sitting, $request->how()));
+        return self::built($this->retakes->sit($sitting, $request->how()));
     }
 
     #[Operation('Join a shared test', returns: BuiltView::class, status: 201)]

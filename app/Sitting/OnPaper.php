@@ -13,14 +13,14 @@ use Uplandia\Core\Assembly\Mode;
  */
 final readonly class OnPaper
 {
-    public function __construct(private Desk $desk, private KeyGate $gate)
+    public function __construct(private SittingRepository $repository, private KeyGate $gate)
     {
     }
 
     /** @throws Refusal when it has begun, or another sitting with a clock still asks for one of its questions */
     public function choose(Sitting $sitting): void
     {
-        $this->desk->write($sitting, function (Sitting $sitting): void {
+        $this->repository->write($sitting, function (Sitting $sitting): void {
             if ($sitting->on_paper) {
                 return;
             }

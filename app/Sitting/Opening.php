@@ -12,8 +12,11 @@ use Uplandia\Core\Sitting\EventKind;
 /** Begins sittings and goes on with them. */
 final readonly class Opening
 {
-    public function __construct(private Desk $desk, private Pen $pen, private Recorder $recorder)
-    {
+    public function __construct(
+        private SittingRepository $repository,
+        private TabLock $tabLock,
+        private Recorder $recorder,
+    ) {
     }
 
     /**
@@ -31,14 +34,14 @@ final readonly class Opening
         ?Awake $awake = null,
         array $left = [],
     ): Recorded {
-        return $this->desk->write($sitting, function (Sitting $sitting, int $now) use (
+        return $this->repository->write($sitting, function (Sitting $sitting, int $now) use (
             $tab,
             $take,
             $awake,
             $left,
         ): Recorded {
-            $this->desk->refuseHandedIn($sitting);
-            $this->pen->give(sitting: $sitting, tab: $tab, take: $take, now: $now);
+            $this->repository->refuseHandedIn($sitting);
+            $this->tabLock->give(sitting: $sitting, tab: $tab, take: $take, now: $now);
             if (! $sitting->hasBegun()) {
                 $this->begin($sitting, $now);
             }
@@ -48,7 +51,7 @@ final readonly class Opening
                 awake: $awake ?? Awake::unknown(),
                 now: $now,
             );
-            $state = $this->desk->keep($sitting, $now);
+            $state = $this->repository->keep($sitting, $now);
             $this->recorder->settleChecked($sitting, $state, $left);
 
             return new Recorded($state, Recorder::refusedOf($left, $state, $refused), $sitting->last_seq);

@@ -39,7 +39,7 @@ final readonly class QuickTest
             throw Refusal::unmet('too_few', $otherwise);
         }
 
-        return DB::transaction(fn (): Sitting => Sitting::ready(
+        return DB::transaction(fn (): Sitting => Sitting::createFor(
             $this->builder->build(
                 candidacy: $candidacy,
                 recipe: self::recipe($filters, $count),

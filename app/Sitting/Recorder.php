@@ -19,8 +19,8 @@ use Uplandia\Core\Sitting\State;
 final readonly class Recorder
 {
     public function __construct(
-        private Desk $desk,
-        private Pen $pen,
+        private SittingRepository $repository,
+        private TabLock $tabLock,
         private TestItems $items,
         private Settles $settlement,
         private KeyGate $gate,
@@ -44,7 +44,7 @@ final readonly class Recorder
     ): Recorded {
         $this->refuseGap($sitting, $after);
 
-        return $this->desk->writeSoon(
+        return $this->repository->writeOptimistically(
             $sitting,
             fn (Sitting $sitting, int $now): Closure => $this->prepare(
                 sitting: $sitting,
@@ -68,7 +68,7 @@ final readonly class Recorder
     {
         $this->checkMayWrite($sitting, $tab);
         $refused = $this->store(sitting: $sitting, events: $events, awake: $awake, now: $now);
-        $this->pen->letGo($sitting, $events);
+        $this->tabLock->letGo($sitting, $events);
 
         return $refused;
     }
@@ -82,7 +82,7 @@ final readonly class Recorder
     public function store(Sitting $sitting, array $events, Awake $awake, int $now): array
     {
         $stored = new SittingEvents($sitting);
-        $this->desk->noteLostContact($sitting, $awake, $now);
+        $this->repository->noteLostContact($sitting, $awake, $now);
         [$sound, $refused] = $this->sound($sitting, $stored->fresh($events));
         $full = $stored->full($sound);
         if ($full === null) {
@@ -103,19 +103,19 @@ final readonly class Recorder
      */
     private function prepare(Sitting $sitting, string $tab, array $events, Awake $awake, int $now): Closure
     {
-        $this->desk->refuseHandedIn($sitting);
+        $this->repository->refuseHandedIn($sitting);
         $this->checkMayWrite($sitting, $tab);
         $stored = new SittingEvents($sitting);
         $folding = $stored->folding($sitting->terms());
         $snapshot = $stored->snapshotOf($folding);
-        $lost = $this->desk->lostContact(sitting: $sitting, awake: $awake, now: $now, folding: $folding);
+        $lost = $this->repository->lostContact(sitting: $sitting, awake: $awake, now: $now, folding: $folding);
         [$sound, $refused] = $this->sound($sitting, $stored->fresh($events));
         $new = [...$lost, ...$sound];
         $stored->count($new);
         $state = $stored->onto($folding, $sitting->terms(), $new)->at($now);
-        $this->pen->letGo($sitting, $events);
+        $this->tabLock->letGo($sitting, $events);
         $sitting->contact_ms = $now;
-        Desk::note($sitting, $state);
+        SittingRepository::note($sitting, $state);
 
         return function () use ($sitting, $events, $state, $stored, $snapshot, $new, $refused): Recorded {
             $stored->insert($new);
@@ -143,7 +143,7 @@ final readonly class Recorder
         if (! $sitting->hasBegun()) {
             throw Refusal::unmet('not_started', 'Begin the sitting first.');
         }
-        $this->pen->check($sitting, $tab);
+        $this->tabLock->check($sitting, $tab);
     }
 
     /**

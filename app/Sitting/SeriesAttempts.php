@@ -39,7 +39,7 @@ final readonly class SeriesAttempts
                 return $waiting;
             }
             $this->refuseBeyond($row, $candidacy->user);
-            $sitting = Sitting::ready($this->tests->of($candidacy->exam, $row), $candidacy->user);
+            $sitting = Sitting::createFor($this->tests->of($candidacy->exam, $row), $candidacy->user);
             DB::table('series_attempts')->insert([
                 'series_test_id' => $row->id,
                 'user_id' => $candidacy->user->id,

@@ -97,7 +97,7 @@ final readonly class Sharing
             if ($row->closed_at !== null) {
                 throw Refusal::conflict('closed_code', 'This code is closed: whoever shared the test has ended it.');
             }
-            $sitting = Sitting::ready(Test::query()->whereKey($row->test_id)->firstOrFail(), $user);
+            $sitting = Sitting::createFor(Test::query()->whereKey($row->test_id)->firstOrFail(), $user);
             $this->joins((string) $row->test_id, $sitting);
 
             return $sitting;

@@ -97,7 +97,7 @@ final class Sitting extends Model
     ];
 
     /** A sitting of a test that has not begun. */
-    public static function ready(Test $test, User $user): self
+    public static function createFor(Test $test, User $user): self
     {
         return self::query()->create([
             'user_id' => $user->id,

@@ -15,14 +15,14 @@ use Uplandia\Core\Sitting\Terms;
 final readonly class SittingController
 {
     public function __construct(
-        private Desk $desk,
+        private SittingRepository $repository,
         private Opening $opening,
         private Recorder $recorder,
         private Closing $closing,
         private Settles $settlement,
         private Briefings $briefings,
         private Pace $pace,
-        private Sheets $sheets,
+        private SittingQuestions $questions,
         private Tries $tries,
     ) {
     }
@@ -64,7 +64,7 @@ final readonly class SittingController
             tab: $request->string('tab')->value(),
             take: $request->boolean('take'),
             awake: $request->awake(),
-            left: $request->events($this->desk->nowFor($sitting)),
+            left: $request->events($this->repository->nowFor($sitting)),
         );
         $state = $opened->state;
         $sitting->refresh();
@@ -72,12 +72,12 @@ final readonly class SittingController
         return new JsonResponse(
             new OpenView(
                 briefing: $this->briefings->of($sitting),
-                questions: $this->sheets->questions($sitting),
-                units: $this->sheets->units($sitting),
-                topics: $sitting->mode === Mode::Tutor ? $this->sheets->topics($sitting) : [],
+                questions: $this->questions->questions($sitting),
+                units: $this->questions->units($sitting),
+                topics: $sitting->mode === Mode::Tutor ? $this->questions->topics($sitting) : [],
                 state: StateView::of(
                     state: $state,
-                    now: $this->desk->nowFor($sitting),
+                    now: $this->repository->nowFor($sitting),
                     lastSeq: $sitting->last_seq,
                     positions: $sitting->positions(),
                     outcomes: $this->settlement->outcomes($sitting),
@@ -92,7 +92,7 @@ final readonly class SittingController
     #[Operation('Record events', returns: StateView::class)]
     public function record(EventsRequest $request, Sitting $sitting): JsonResponse
     {
-        $events = $request->events($this->desk->nowFor($sitting));
+        $events = $request->events($this->repository->nowFor($sitting));
         $recorded = $this->recorder->record(
             sitting: $sitting,
             tab: $request->string('tab')->value(),
@@ -106,7 +106,7 @@ final readonly class SittingController
         return new JsonResponse(
             StateView::of(
                 state: $recorded->state,
-                now: $this->desk->nowFor($sitting),
+                now: $this->repository->nowFor($sitting),
                 lastSeq: $recorded->lastSeq,
                 positions: $positions,
                 outcomes: $this->settlement->outcomes($sitting),
@@ -123,7 +123,7 @@ final readonly class SittingController
         $refused = $this->closing->handIn(
             sitting: $sitting,
             tab: $request->string('tab')->value(),
-            events: $request->events($this->desk->nowFor($sitting)),
+            events: $request->events($this->repository->nowFor($sitting)),
             awake: $request->awake(),
             after: $request->heldUpTo(),
         );

@@ -7,7 +7,7 @@ namespace App\Today;
 use App\Clock\Moment;
 use App\Handbook\HandbookSection;
 use App\Progress\KeptEstimates;
-use App\Progress\Standing;
+use App\Progress\ProgressSnapshot;
 use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Question\OwnStandings;
@@ -19,7 +19,7 @@ use Uplandia\Core\Shown;
  * The shortest list of what to do next, each with its reason: what is due, what costs most, what to read for it.
  *
  * @phpstan-import-type Kept from KeptEstimates
- * @phpstan-import-type TopicStands from Standing
+ * @phpstan-import-type TopicStands from ProgressSnapshot
  */
 final readonly class NextSteps
 {

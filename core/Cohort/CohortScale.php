@@ -27,7 +27,7 @@ final readonly class CohortScale
     }
 
     /**
-     * @param  iterable<Look>  $looks  rapid guesses are left out
+     * @param  iterable<FirstLook>  $looks  rapid guesses are left out
      * @param  array<int, float>  $chance  c by item
      * @param  array<int, float>  $author  the author's difficulty by item
      * @return self|null null: there are no looks at these items

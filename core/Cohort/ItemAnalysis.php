@@ -14,7 +14,7 @@ final class ItemAnalysis
     private const OUTER_SHARE = 0.27;
 
     /**
-     * @param  iterable<Look>  $looks
+     * @param  iterable<FirstLook>  $looks
      * @return array<int, ItemStatistics> by item
      */
     public static function of(iterable $looks): array
@@ -31,8 +31,8 @@ final class ItemAnalysis
     }
 
     /**
-     * @param  iterable<Look>  $looks
-     * @return iterable<Look>
+     * @param  iterable<FirstLook>  $looks
+     * @return iterable<FirstLook>
      */
     public static function withoutRapidGuesses(iterable $looks): iterable
     {
@@ -51,7 +51,7 @@ final class ItemAnalysis
     }
 
     /**
-     * @param  list<Look>  $looks
+     * @param  list<FirstLook>  $looks
      * @param  array<int, float>  $sum  person => credit on all items
      * @param  array<int, int>  $count  person => items
      */

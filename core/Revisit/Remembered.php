@@ -13,7 +13,7 @@ final readonly class Remembered
     }
 
     /**
-     * @param  iterable<Look>  $looks  in order of time
+     * @param  iterable<Repetition>  $looks  in order of time
      * @return self|null null: it was never looked at
      */
     public static function after(iterable $looks): ?self

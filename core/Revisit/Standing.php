@@ -170,13 +170,13 @@ final readonly class Standing
 
     /**
      * @param  list<Encounter>  $encounters
-     * @return iterable<Look> of what is marked
+     * @return iterable<Repetition> of what is marked
      */
     private static function looks(array $encounters): iterable
     {
         foreach ($encounters as $encounter) {
             if ($encounter->outcome !== Outcome::Pending) {
-                yield new Look(
+                yield new Repetition(
                     $encounter->day,
                     Grade::of(
                         outcome: $encounter->outcome,

@@ -7,11 +7,11 @@ namespace Tests\Core\Cohort;
 use PHPUnit\Framework\TestCase;
 use Uplandia\Core\Cohort\Calibrated;
 use Uplandia\Core\Cohort\Calibration;
+use Uplandia\Core\Cohort\FirstLook;
 use Uplandia\Core\Cohort\GaussHermite;
 use Uplandia\Core\Cohort\InvalidData;
 use Uplandia\Core\Cohort\ItemAnalysis;
 use Uplandia\Core\Cohort\ItemStatistics;
-use Uplandia\Core\Cohort\Look;
 use Uplandia\Core\Cohort\Model;
 use Uplandia\Core\Cohort\Patterns;
 use Uplandia\Core\Cohort\Reliability;
@@ -292,7 +292,7 @@ final class CalibrationTest extends TestCase
         $looks = [];
         foreach ([[1, 1, 1], [1, 1, 0], [1, 0, 0], [0, 0, 0]] as $person => $row) {
             foreach ($row as $item => $credit) {
-                $looks[] = new Look(
+                $looks[] = new FirstLook(
                     person: $person,
                     item: $item,
                     credit: (float) $credit,
@@ -301,7 +301,7 @@ final class CalibrationTest extends TestCase
                 );
             }
         }
-        $looks[] = new Look(person: 9, item: 0, credit: 0.0, option: 'w', ms: 2999);
+        $looks[] = new FirstLook(person: 9, item: 0, credit: 0.0, option: 'w', ms: 2999);
         $statistics = ItemAnalysis::of($looks);
 
         self::assertSame([4, 0.75], [$statistics[0]->n, $statistics[0]->facility]);
@@ -318,7 +318,7 @@ final class CalibrationTest extends TestCase
             array_map(
                 fn (int $ms): int => ItemAnalysis::of([
                     ...$looks,
-                    new Look(person: 10, item: 0, credit: 0.0, option: 'w', ms: $ms),
+                    new FirstLook(person: 10, item: 0, credit: 0.0, option: 'w', ms: $ms),
                 ])[0]->n,
                 [2999, 3000],
             ),
@@ -341,7 +341,7 @@ final class CalibrationTest extends TestCase
         $looks = [];
         foreach ($table as $person => $row) {
             foreach ($row as $item => $credit) {
-                $looks[] = new Look($person, $item, (float) $credit);
+                $looks[] = new FirstLook($person, $item, (float) $credit);
             }
         }
         $first = ItemAnalysis::of($looks)[0];
@@ -358,7 +358,13 @@ final class CalibrationTest extends TestCase
     public function test_a_rapid_guess_is_under_a_tenth_of_the_median_where_that_is_longer(): void
     {
         $looks = array_map(
-            fn (int $person): Look => new Look(person: $person, item: 0, credit: 1.0, option: 'k', ms: 60_000),
+            fn (int $person): FirstLook => new FirstLook(
+                person: $person,
+                item: 0,
+                credit: 1.0,
+                option: 'k',
+                ms: 60_000,
+            ),
             range(1, 9),
         );
         self::assertSame(
@@ -366,7 +372,7 @@ final class CalibrationTest extends TestCase
             array_map(
                 fn (int $ms): int => ItemAnalysis::of([
                     ...$looks,
-                    new Look(person: 10, item: 0, credit: 0.0, option: 'w', ms: $ms),
+                    new FirstLook(person: 10, item: 0, credit: 0.0, option: 'w', ms: $ms),
                 ])[0]->n,
                 [5999, 6000],
             ),
@@ -378,15 +384,15 @@ final class CalibrationTest extends TestCase
         // Of 37 people ten, where 25 % were nine and 30 % eleven: right are the ten best, and the tenth from below.
         $looks = [];
         foreach (range(0, 36) as $person) {
-            $looks[] = new Look($person, 0, $person >= 27 || $person === 9 ? 1.0 : 0.0);
-            $looks[] = new Look($person, 1, $person / 36);
+            $looks[] = new FirstLook($person, 0, $person >= 27 || $person === 9 ? 1.0 : 0.0);
+            $looks[] = new FirstLook($person, 1, $person / 36);
         }
         self::assertEqualsWithDelta(0.9, ItemAnalysis::of($looks)[0]->upperLower, 1e-12);
         // Eleven people: 27 % are three. The three best by the rest got it right, of the others only the two worst.
         $looks = [];
         foreach (range(0, 10) as $person) {
-            $looks[] = new Look($person, 0, in_array($person, [0, 1, 8, 9, 10], true) ? 1.0 : 0.0);
-            $looks[] = new Look($person, 1, $person / 10);
+            $looks[] = new FirstLook($person, 0, in_array($person, [0, 1, 8, 9, 10], true) ? 1.0 : 0.0);
+            $looks[] = new FirstLook($person, 1, $person / 10);
         }
         self::assertEqualsWithDelta(1 - 2 / 3, ItemAnalysis::of($looks)[0]->upperLower, 1e-12);
     }

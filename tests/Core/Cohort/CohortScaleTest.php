@@ -7,7 +7,7 @@ namespace Tests\Core\Cohort;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Uplandia\Core\Cohort\CohortScale;
-use Uplandia\Core\Cohort\Look;
+use Uplandia\Core\Cohort\FirstLook;
 use Uplandia\Core\Cohort\Simulator;
 
 final class CohortScaleTest extends TestCase
@@ -27,7 +27,7 @@ final class CohortScaleTest extends TestCase
             $one = $simulator->person(1);
             foreach ($items as $i => $item) {
                 $right = $simulator->chance->happens($simulator->probability($one, $item));
-                $looks[] = new Look(person: $person, item: 100 + $i, credit: (float) $right, ms: 30_000);
+                $looks[] = new FirstLook(person: $person, item: 100 + $i, credit: (float) $right, ms: 30_000);
             }
         }
         $scale = CohortScale::of($looks, $chance, $author);
@@ -58,7 +58,7 @@ final class CohortScaleTest extends TestCase
             for ($item = 0; $item < 20; $item++) {
                 $b[$item] = -1.9 + 0.2 * $item;
                 $right = $simulator->chance->happens(1 / (1 + exp($b[$item] - $theta)));
-                $looks[] = new Look(person: $person, item: $item, credit: (float) $right, ms: 30_000);
+                $looks[] = new FirstLook(person: $person, item: $item, credit: (float) $right, ms: 30_000);
             }
         }
         $scale = CohortScale::of($looks, array_fill(0, 20, 0.0), $b);
@@ -76,12 +76,12 @@ final class CohortScaleTest extends TestCase
             $theta = 0.7 * $simulator->chance->normal();
             for ($item = 0; $item < 12; $item++) {
                 $right = $simulator->chance->happens(1 / (1 + exp(($item - 6) / 4 - $theta)));
-                $looks[] = new Look(person: $person, item: $item, credit: (float) $right, ms: 30_000);
+                $looks[] = new FirstLook(person: $person, item: $item, credit: (float) $right, ms: 30_000);
             }
         }
         $author = array_map(fn (int $item): float => ($item - 6) / 4, range(0, 11)) + [12 => 1.0];
         foreach ([0.0, 1.0] as $credit) {
-            $one = [...$looks, new Look(person: 0, item: 12, credit: $credit, ms: 30_000)];
+            $one = [...$looks, new FirstLook(person: 0, item: 12, credit: $credit, ms: 30_000)];
             $b = CohortScale::of($one, array_fill(0, 13, 0.0), $author)?->b[12];
             // A label of 1 is the limit of few answers; a single one moves it by less than one over its information.
             self::assertEqualsWithDelta(1.0, $b, 0.8 * ($credit === 1.0 ? 1 : 0.5));
@@ -93,11 +93,11 @@ final class CohortScaleTest extends TestCase
     {
         $looks = [];
         for ($person = 0; $person < 20; $person++) {
-            $looks[] = new Look(person: $person, item: 1, credit: (float) ($person % 2), ms: 30_000);
-            $looks[] = new Look(person: $person, item: 2, credit: 1.0, ms: 30_000);
+            $looks[] = new FirstLook(person: $person, item: 1, credit: (float) ($person % 2), ms: 30_000);
+            $looks[] = new FirstLook(person: $person, item: 2, credit: 1.0, ms: 30_000);
         }
         $without = CohortScale::of($looks, [1 => 0.0], [1 => 0.0]);
-        $looks[] = new Look(person: 21, item: 1, credit: 0.0, ms: 2_900);
+        $looks[] = new FirstLook(person: 21, item: 1, credit: 0.0, ms: 2_900);
         $with = CohortScale::of($looks, [1 => 0.0], [1 => 0.0]);
         self::assertSame([1], array_keys($with->b ?? []));
         self::assertEqualsWithDelta($without?->b[1], $with?->b[1], 1e-12);

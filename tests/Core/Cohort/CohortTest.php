@@ -7,8 +7,8 @@ namespace Tests\Core\Cohort;
 use PHPUnit\Framework\TestCase;
 use Uplandia\Core\Cohort\Cohort;
 use Uplandia\Core\Cohort\ComparedSitting;
+use Uplandia\Core\Cohort\FirstLook;
 use Uplandia\Core\Cohort\ItemAnalysis;
-use Uplandia\Core\Cohort\Look;
 use Uplandia\Core\Cohort\SimulatedAnswer;
 use Uplandia\Core\Cohort\SimulatedPerson;
 use Uplandia\Core\Cohort\Simulator;
@@ -206,7 +206,7 @@ final class CohortTest extends TestCase
         $right = $all = ['sure' => 0, 'leaning' => 0, 'guess' => 0];
         foreach (range(1, 300) as $person) {
             foreach ($simulator->sit($simulator->person(1), $items) as $answer) {
-                $looks[] = new Look(
+                $looks[] = new FirstLook(
                     person: $person,
                     item: $answer->item,
                     credit: $answer->right ? 1.0 : 0.0,

@@ -10,8 +10,8 @@ use Uplandia\Core\Revisit\CardFaces;
 use Uplandia\Core\Revisit\CardText;
 use Uplandia\Core\Revisit\Grade;
 use Uplandia\Core\Revisit\InvalidCards;
-use Uplandia\Core\Revisit\Look;
 use Uplandia\Core\Revisit\Remembered;
+use Uplandia\Core\Revisit\Repetition;
 
 final class CardTextTest extends TestCase
 {
@@ -60,7 +60,7 @@ final class CardTextTest extends TestCase
         $day = 100;
         $seen = [];
         foreach ([[3, 0], [3, 3], [4, 10], [1, 30], [2, 2], [3, 5]] as [$grade, $after]) {
-            $looks[] = new Look($day += $after, Grade::from($grade));
+            $looks[] = new Repetition($day += $after, Grade::from($grade));
             $remembered = Remembered::after($looks);
             self::assertNotNull($remembered);
             $seen[] = [round($remembered->memory->stability, 4), $remembered->day, $remembered->dueDay()];

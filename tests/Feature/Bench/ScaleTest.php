@@ -78,7 +78,7 @@ final class ScaleTest extends TestCase
         yield 'today' => fn () => $this->getJson("{$api}/today")->assertOk();
         yield 'result' => fn () => $this->getJson("/api/sittings/{$long}/result")->assertOk();
         yield 'review' => fn () => $this->getJson("/api/sittings/{$long}/review")->assertOk();
-        $open = Sitting::ready($this->build($exam, $user, []), $user)->id;
+        $open = Sitting::createFor($this->build($exam, $user, []), $user)->id;
         $this->postJson("/api/sittings/{$open}/open", ['tab' => 'a'])->assertOk();
         yield 'save' => fn () => $this->postJson("/api/sittings/{$open}/events", [
             'tab' => 'a',

@@ -7,8 +7,8 @@ namespace Tests\Feature\Cohort;
 use App\Cohort\FirstLooks;
 use Tests\Feature\SitsByLetters;
 use Tests\Feature\TestCase;
+use Uplandia\Core\Cohort\FirstLook;
 use Uplandia\Core\Cohort\ItemAnalysis;
-use Uplandia\Core\Cohort\Look;
 
 /** What a question's figures are made of: what each candidate chose when they met it first. */
 final class FirstLooksTest extends TestCase
@@ -20,7 +20,7 @@ final class FirstLooksTest extends TestCase
         $this->actingAs($this->candidate());
         $first = $this->sit('mmmm');
         $chosen = fn (): array => collect(app(FirstLooks::class)->of($this->exam()))
-            ->mapWithKeys(fn (Look $look): array => [$look->item => $look->option])
+            ->mapWithKeys(fn (FirstLook $look): array => [$look->item => $look->option])
             ->sortKeys()
             ->all();
         $before = $chosen();

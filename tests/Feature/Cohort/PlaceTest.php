@@ -46,7 +46,7 @@ final class PlaceTest extends TestCase
         $this->flushSession();
         $this->actingAs($user);
         $this->whole->forceFill(['of_exam' => false])->save();
-        $this->built = Sitting::ready($this->whole, $user)->id;
+        $this->built = Sitting::createFor($this->whole, $user)->id;
 
         return $this->answerAll($this->built, $letters);
     }

@@ -39,7 +39,7 @@ final class StoresTest extends TestCase
         $test = Sitting::query()->findOrFail($this->build())->test;
         for ($person = 0; $person < $people; $person++) {
             $user = $this->candidate();
-            $sitting = Sitting::ready($test, $user)->id;
+            $sitting = Sitting::createFor($test, $user)->id;
             foreach (array_keys($right) as $position => $code) {
                 $question = DB::table('questions')->where('code', $code)->first();
                 $is = $person < $right[$code];

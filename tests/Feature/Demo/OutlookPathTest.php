@@ -6,7 +6,7 @@ namespace Tests\Feature\Demo;
 
 use App\Account\User;
 use App\Progress\Estimates;
-use App\Progress\Standing;
+use App\Progress\ProgressSnapshot;
 use App\Question\Candidacy;
 use App\Question\Exam;
 use Illuminate\Support\Carbon;
@@ -49,7 +49,7 @@ final class OutlookPathTest extends TestCase
             $shares = DB::table('outcomes')->where('sitting_id', $last->id)->get(['share'])
                 ->map(fn (object $row): float => (float) $row->share);
             DB::table('outcomes')->where('sitting_id', $last->id)->delete();
-            $outlook = Standing::of($exam, app(Estimates::class)->at(
+            $outlook = ProgressSnapshot::of($exam, app(Estimates::class)->at(
                 candidacy: new Candidacy(User::query()->findOrFail($user), $exam),
                 now: (int) $last->started_ms,
             ))['outlook'];

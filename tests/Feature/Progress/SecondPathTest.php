@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Progress;
 
-use App\Progress\Looked;
-use App\Progress\Spells;
+use App\Progress\BestHours;
+use App\Progress\ReadAnswers;
 use App\Question\Tallies;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -320,8 +320,8 @@ final class SecondPathTest extends TestCase
     public function test_two_hours_and_more_are_told_together(): void
     {
         $moments = array_map(fn (int $i): int => 1_000_000_000_000 + $i * 600_000, range(0, 16));
-        $spells = Spells::of(
-            new Looked(
+        $spells = BestHours::of(
+            new ReadAnswers(
                 responses: array_fill(0, 17, new Response(topic: 0, b: 0.0, c: 0.0, x: 1.0)),
                 at: $moments,
                 moments: $moments,

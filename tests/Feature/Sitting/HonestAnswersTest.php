@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature\Sitting;
 
 use App\Sitting\Closing;
-use App\Sitting\Desk;
 use App\Sitting\Sitting;
+use App\Sitting\SittingRepository;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -46,7 +46,8 @@ final class HonestAnswersTest extends TestCase
             $told = $this->postJson("/api/sittings/{$sitting}/{$route}", $letter)->assertOk();
 
             self::assertSame([], (array) ($told->json('refused') ?? $told->json('state.refused')), $route);
-            self::assertSame(4, app(Desk::class)->state(Sitting::query()->findOrFail($sitting))->answered(), $route);
+            $state = app(SittingRepository::class)->state(Sitting::query()->findOrFail($sitting));
+            self::assertSame(4, $state->answered(), $route);
         }
     }
 
@@ -90,7 +91,7 @@ final class HonestAnswersTest extends TestCase
             }
             $device = $how === 'events' ? $this->device($told->json(), goesOn: $chance->getInt(0, 1) === 1) : $device;
         }
-        $state = app(Desk::class)->state(Sitting::query()->findOrFail($sitting));
+        $state = app(SittingRepository::class)->state(Sitting::query()->findOrFail($sitting));
         foreach ($last as $position => $value) {
             self::assertSame($value, $state->questions[$position]->response, $said);
         }
@@ -278,7 +279,7 @@ final class HonestAnswersTest extends TestCase
         $this->travel(4)->seconds();
         $state = $this->send($sitting, [], awakeSince: 0)->json();
         self::assertSame(100_000, $state['activeMs']);
-        $own = app(Desk::class)->state(Sitting::query()->findOrFail($sitting))->questions[0]->activeMs;
+        $own = app(SittingRepository::class)->state(Sitting::query()->findOrFail($sitting))->questions[0]->activeMs;
         self::assertSame(60_000, $own);
     }
 

@@ -21,7 +21,7 @@ use Uplandia\Core\Sitting\State;
 use Uplandia\Core\Sitting\Status;
 
 /** Where sittings are read and written: one writer at a time, each write one transaction. */
-final readonly class Desk
+final readonly class SittingRepository
 {
     /** So often a save looks again when others write to the same sitting. */
     private const MOST_TRIES = 20;
@@ -192,7 +192,7 @@ final readonly class Desk
      *   the sitting's attributes and gives what else is to be written
      * @return T
      */
-    public function writeSoon(Sitting $sitting, Closure $prepare): mixed
+    public function writeOptimistically(Sitting $sitting, Closure $prepare): mixed
     {
         for ($tries = self::MOST_TRIES; $tries > 0; $tries--) {
             // Mostly it has just been read. If not, its revision tells, and no refusal goes by what is old.

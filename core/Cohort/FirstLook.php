@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Uplandia\Core\Cohort;
 
 /** One person's first look at one question. */
-final readonly class Look
+final readonly class FirstLook
 {
     /**
      * @param  float  $credit  0 to 1

@@ -12,7 +12,7 @@ use Uplandia\Core\Cohort\ItemStatistics;
 use Uplandia\Core\Marking\Outcome;
 
 /** What stands beside an answer: the cohort's, and one's own of earlier sittings. */
-final class Beside
+final class ComparedAnswers
 {
     private const MOST = 5;
 

@@ -7,7 +7,7 @@ namespace App\Progress;
 use Uplandia\Core\Progress\Response;
 
 /** What was read of a candidate's answers. */
-final readonly class Looked
+final readonly class ReadAnswers
 {
     /**
      * @param  list<Response>  $responses  the independent ones

@@ -13,7 +13,7 @@ use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Question\UnitKind;
 
 /** The questions of a sitting as its candidate sees them. Only the columns that may be seen are read at all. */
-final class Sheets
+final class SittingQuestions
 {
     /**
      * @param  int  $from  first position

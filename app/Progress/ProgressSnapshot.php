@@ -16,7 +16,7 @@ use Uplandia\Core\Progress\PointsAtStake;
 /**
  * What is kept of where a candidate stands: plain values, as JSON has them. Shares and chances are 0 to 1.
  *
- * @phpstan-import-type SpellKept from Spells
+ * @phpstan-import-type SpellKept from BestHours
  *
  * @phpstan-type TopicStands array{
  *     code: string, weight: float, share: float|null, low: float|null, high: float|null, responses: int,
@@ -30,7 +30,7 @@ use Uplandia\Core\Progress\PointsAtStake;
  *     outlook: OutlookStands|null, hours: list<SpellKept>, minutes: list<SpellKept>
  * }
  */
-final class Standing
+final class ProgressSnapshot
 {
     /** Of an exam of which nobody has written down how long it is. */
     private const QUESTIONS = 60;
@@ -89,8 +89,8 @@ final class Standing
                     'questions' => array_sum($questions),
                     'needed' => $needed,
                 ],
-            'hours' => $estimate->spells->hours,
-            'minutes' => $estimate->spells->minutes,
+            'hours' => $estimate->bestHours->hours,
+            'minutes' => $estimate->bestHours->minutes,
         ];
     }
 

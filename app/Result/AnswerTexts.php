@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Result;
 
 /** What the withheld half of a version tells of each part, and what was responded there. */
-final readonly class Told
+final readonly class AnswerTexts
 {
     /**
      * @param  array<string, mixed>  $withheld

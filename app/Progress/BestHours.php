@@ -15,7 +15,7 @@ use Uplandia\Core\Progress\Surplus;
  *
  * @phpstan-type SpellKept array{from: int, n: int, off: float, low: float, high: float, clear: bool}
  */
-final readonly class Spells
+final readonly class BestHours
 {
     /** Minutes of a session that are told together. */
     public const MINUTES = 10;
@@ -31,7 +31,7 @@ final readonly class Spells
     {
     }
 
-    public static function of(Looked $looked, Ability $ability, string $timeZone): self
+    public static function of(ReadAnswers $looked, Ability $ability, string $timeZone): self
     {
         $zone = new DateTimeZone($timeZone);
         $sessions = Sessions::of($looked->moments);

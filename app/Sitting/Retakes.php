@@ -21,7 +21,7 @@ use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Marking\Outcome;
 
 /** Sits something once more: the same questions, fresh ones by the same recipe, or only those that went wrong. */
-final readonly class Again
+final readonly class Retakes
 {
     public function __construct(
         private TestBuilder $builder,
@@ -49,7 +49,7 @@ final readonly class Again
         $exam = Exam::query()->findOrFail($kept->exam_id);
 
         return DB::transaction(
-            fn (): Sitting => Sitting::ready(
+            fn (): Sitting => Sitting::createFor(
                 $this->builder->build(new Candidacy($user, $exam), recipe: $kept->recipe(), name: $kept->name),
                 $user,
             ),
@@ -68,7 +68,7 @@ final readonly class Again
         $sitting->test->refuseAdaptive(
             'An adaptive test chooses its questions as it goes, so there are no two alike. Begin a new one instead.',
         );
-        $again = Sitting::ready($sitting->test, $sitting->user);
+        $again = Sitting::createFor($sitting->test, $sitting->user);
         $again->update(['name' => mb_substr($sitting->name, 0, 108).', again']);
 
         return $again;
@@ -79,7 +79,7 @@ final readonly class Again
     {
         $test = $sitting->test;
         if ($test->of_exam && $test->paper_id === null) {
-            return Sitting::ready(
+            return Sitting::createFor(
                 $this->rehearsals->build($sitting->candidacy(), section: $test->section),
                 $sitting->user,
             );
@@ -118,7 +118,7 @@ final readonly class Again
             mode: Mode::Tutor,
         );
 
-        return Sitting::ready(
+        return Sitting::createFor(
             $this->builder->build(
                 candidacy: $sitting->candidacy(),
                 recipe: $recipe,

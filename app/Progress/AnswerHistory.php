@@ -28,7 +28,7 @@ use Uplandia\Core\Sitting\Sureness;
  * }
  * @phpstan-type Story array{trend: list<TrendStory>, months: list<MonthStory>}
  */
-final class Past
+final class AnswerHistory
 {
     /** The latest of a mode. */
     private const SITTINGS = 60;

@@ -9,7 +9,7 @@ use Uplandia\Core\Sitting\Event;
 use Uplandia\Core\Sitting\EventKind;
 
 /** One tab may write. Opening a sitting gives a tab the pen; a page that leaves lets go of it. */
-final readonly class Pen
+final readonly class TabLock
 {
     /** A tab that has been silent for so long has let go. */
     private const HELD_MS = 30_000;
