@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
-import { kept, queries, session, tables } from '../../api/queries';
+import { session } from '../../api/queries';
 import { Loading } from '../../ui/Loading';
 import { Notice } from '../../ui/Notice';
 import { useAfterPaint } from '../../ui/useAfterPaint';
@@ -11,28 +11,24 @@ import { applyLook, readLook, type Look } from '../../ui/look';
 import { StarAndNote } from '../library/StarAndNote';
 import { useKept, useNoted, useStarring } from '../library/useKept';
 import { OpenSection } from '../result/openSection';
-import { prepare } from '../question/prepare';
-import { EndCheck } from './EndCheck';
 import { following, type Only } from './following';
-import { BreakCheck } from './BreakCheck';
 import { HandedIn } from './HandedIn';
-import { HandInCheck } from './HandInCheck';
-import { useKit } from './kit/kit';
+import { useKit, type Workbench } from './kit/kit';
 import { KitPanel } from './kit/KitPanel';
-import { KitTool, type Desk } from './kit/KitTools';
-import { haveAtHand } from './kit/parts';
+import { KitTool } from './kit/KitTools';
 import { Ruler } from './kit/Ruler';
-import { NotHere, OnBreak, Paused, Pausing, TimeUp } from './Interruptions';
+import { NotHere } from './Interruptions';
 import { GO_TO, QuestionHeading } from './QuestionHeading';
 import { QuestionStage } from './QuestionStage';
 import { RouteLine } from './RouteLine';
 import { startsOf } from './sections';
 import { readShortcuts } from '../../ui/shortcuts';
+import { SittingFace, type Face } from './SittingFace';
 import { SittingFooter } from './SittingFooter';
 import { SittingHeader } from './SittingHeader';
 import type { SittingStore, Snapshot } from './sittingStore';
 import { useShortcuts } from './useShortcuts';
-import { useBuilt } from './useBuilt';
+import { useAhead } from './useAhead';
 import { useSitting, useSnapshot } from './useSitting';
 
 export function Component() {
@@ -54,9 +50,6 @@ function Sitting({ id, user }: { id: string; user: string }) {
 
 const TakeAlong = lazy(async () => ({ default: (await import('./packs/TakeAlong')).TakeAlong }));
 const ReadingTime = lazy(async () => ({ default: (await import('./ReadingTime')).ReadingTime }));
-
-/** What one looks at: the questions, or a last check before handing in or taking a break. */
-type Face = 'questions' | 'handing in' | 'taking a break';
 
 function Open({
   id,
@@ -94,12 +87,10 @@ function Open({
   const question = sitting.questions[current];
   const unit = sitting.units.find((one) => one.id === question?.unit);
   const tutor = sitting.briefing.mode === 'tutor';
-  const timed = sitting.briefing.mode === 'timed';
   // What was taken along by an older version does not say.
   const most = sitting.briefing.most || null;
   const inTurn = now.questionMs !== null || most !== null;
   const away = now.link.kind === 'away';
-  const going = now.asked !== 'going on' ? 'no' : away ? 'away' : 'asked';
   const reading = now.status === 'reading';
   const asking = !now.zero && face === 'questions' && (reading || now.status === 'active') && now.asked !== 'pause';
 
@@ -136,16 +127,7 @@ function Open({
     return position === null ? null : () => go(position);
   };
   useHeight(head);
-  useEffect(() => {
-    if (!now.pack) return;
-    queries.setQueryData(tables(sitting.briefing.exam).queryKey, now.pack.tables);
-    queries.setQueryData(kept(id).queryKey, (known) => known ?? now.pack?.kept);
-  }, [now.pack, sitting, id]);
-  useAtHand(sitting.briefing.exam);
-  const next = sitting.questions[current + 1];
-  const nextUnit = sitting.units.find((one) => one.id === next?.unit);
-  useEffect(() => (next ? prepare(next, nextUnit) : undefined), [next, nextUnit]);
-  const built = useBuilt(current, sitting.questions.length);
+  const built = useAhead(id, sitting, now);
   useShortcuts({
     shortcuts,
     store,
@@ -172,7 +154,7 @@ function Open({
   // Beside a question that stands alone there is room.
   const open = !asking ? null : kit.open === undefined ? (wide && !unit ? 'notes' : null) : kit.open;
   const number = question.body.kind === 'number' ? (state.response as { text?: string; unit?: string } | null) : null;
-  const desk: Desk = {
+  const bench: Workbench = {
     sitting: id,
     exam: sitting.briefing.exam,
     position: current,
@@ -246,42 +228,17 @@ function Open({
                 <ReadingTime store={store} ms={now.remainingMs} />
               </Suspense>
             )}
-            {now.zero ? (
-              <TimeUp away={away} waiting={now.link.kind === 'away' ? now.link.waiting : 0} />
-            ) : now.status === 'paused' ? (
-              <Paused onResume={() => void store.resume()} going={going} timed={timed} />
-            ) : now.status === 'on_break' ? (
-              <OnBreak onEnd={() => void store.endBreak()} going={going} />
-            ) : now.asked === 'pause' ? (
-              <Pausing away={away} timed={timed} onBack={() => void store.stayOn()} />
-            ) : face === 'taking a break' ? (
-              <BreakCheck
-                onTake={() => {
-                  setFace('questions');
-                  void store.takeBreak();
-                }}
-                onBack={() => setFace('questions')}
-              />
-            ) : face === 'handing in' && most !== null ? (
-              <EndCheck
-                most={most}
-                busy={handing}
-                away={away}
-                onEnd={() => void handIn()}
-                onBack={() => setFace('questions')}
-              />
-            ) : face === 'handing in' ? (
-              <HandInCheck
-                sections={sections}
-                questions={questions}
-                inTurn={inTurn}
-                busy={handing}
-                waiting={away}
-                onGo={go}
-                onBack={() => setFace('questions')}
-                onHandIn={() => void handIn()}
-              />
-            ) : (
+            <SittingFace
+              store={store}
+              now={now}
+              briefing={sitting.briefing}
+              sections={sections}
+              face={face}
+              onFace={setFace}
+              busy={handing}
+              onHandIn={() => void handIn()}
+              onGo={go}
+            >
               <article className="grid gap-y-4" aria-labelledby="question">
                 <QuestionHeading
                   heading={heading}
@@ -321,12 +278,12 @@ function Open({
                   />
                 </OpenSection>
               </article>
-            )}
+            </SittingFace>
           </div>
         </main>
         {asking && (
           <KitPanel kit={kit} open={open}>
-            {(tool) => <KitTool tool={tool} desk={desk} />}
+            {(tool) => <KitTool tool={tool} bench={bench} />}
           </KitPanel>
         )}
       </div>
@@ -372,15 +329,4 @@ function useHeight(head: React.RefObject<HTMLElement | null>): void {
     watch.observe(element);
     return () => watch.disconnect();
   }, [head]);
-}
-
-const AT_HAND_MS = 10_000;
-
-/** What may be wanted when the connection is gone: the tables at once, the heavier tools once the page is at rest. */
-function useAtHand(exam: string): void {
-  useQuery(tables(exam));
-  useEffect(() => {
-    const timer = window.setTimeout(() => haveAtHand(queries), AT_HAND_MS);
-    return () => window.clearTimeout(timer);
-  }, []);
 }

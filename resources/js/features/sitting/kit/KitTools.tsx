@@ -3,53 +3,32 @@ import { memo, type ReactNode } from 'react';
 import { Unreachable } from '../../../api/client';
 import { Failure } from '../../../ui/Failure';
 import { Loading } from '../../../ui/Loading';
-import type { Look } from '../../../ui/look';
 import type { part } from '../../../ui/part';
 import { useAfterPaint } from '../../../ui/useAfterPaint';
 import { Highlights } from '../../library/Highlights';
 import { StarAndNote } from '../../library/StarAndNote';
 import { WordToAuthors } from '../../library/WordToAuthors';
-import type { Shortcuts } from '../../../ui/shortcuts';
-import type { Tool } from './kit';
+import type { Tool, Workbench } from './kit';
 import { calculator, moreTools, scratch } from './parts';
 
-export interface Desk {
-  sitting: string;
-  exam: string;
-  position: number;
-  /** Puts a figure into the field of the question; null: it has none. */
-  onUse: ((value: string) => void) | null;
-  /** Set when the note was asked for by a key. */
-  noteAsked: { current: boolean };
-  /** Counts what was filled or asked for from elsewhere: a field that knows of it only at first is made anew. */
-  filled: number;
-  /** Which page of the handbook is open. */
-  page: string | null;
-  look: Look;
-  onLook: (look: Look) => void;
-  onShortcuts: (shortcuts: Shortcuts) => void;
-  /** What takes the sitting along; null: it cannot be. */
-  along: ReactNode;
-}
-
 /** One tool of the kit. The question goes first: what lies beside it follows once it is painted. */
-export function KitTool({ tool, desk }: { tool: Tool; desk: Desk }) {
-  const painted = useAfterPaint(desk);
+export function KitTool({ tool, bench }: { tool: Tool; bench: Workbench }) {
+  const painted = useAfterPaint(bench);
   // What is done in the kit itself shows at once.
-  return <Laid tool={tool} desk={painted.position === desk.position ? desk : painted} />;
+  return <Laid tool={tool} bench={painted.position === bench.position ? bench : painted} />;
 }
 
-const Laid = memo(function Laid({ tool, desk }: { tool: Tool; desk: Desk }) {
-  const { sitting, position } = desk;
+const Laid = memo(function Laid({ tool, bench }: { tool: Tool; bench: Workbench }) {
+  const { sitting, position } = bench;
   switch (tool) {
     case 'notes':
       return (
         <div className="grid gap-5">
           <StarAndNote
-            key={`${position}-${desk.filled}`}
+            key={`${position}-${bench.filled}`}
             sitting={sitting}
             position={position}
-            asked={desk.noteAsked}
+            asked={bench.noteAsked}
           />
           <Highlights key={`marks-${position}`} sitting={sitting} position={position} />
           <WordToAuthors key={`word-${position}`} sitting={sitting} position={position} />
@@ -58,7 +37,7 @@ const Laid = memo(function Laid({ tool, desk }: { tool: Tool; desk: Desk }) {
     case 'calculator':
       return (
         <Later part={calculator} what="the calculator">
-          {({ default: Calculator }) => <Calculator sitting={sitting} onUse={desk.onUse} />}
+          {({ default: Calculator }) => <Calculator sitting={sitting} onUse={bench.onUse} />}
         </Later>
       );
     case 'tables':
@@ -67,11 +46,11 @@ const Laid = memo(function Laid({ tool, desk }: { tool: Tool; desk: Desk }) {
     case 'handbook':
       return (
         <Later part={moreTools} what="it">
-          {({ default: MoreTools }) => <MoreTools tool={tool} desk={desk} />}
+          {({ default: MoreTools }) => <MoreTools tool={tool} bench={bench} />}
         </Later>
       );
     case 'along':
-      return desk.along;
+      return bench.along;
     case 'scratch':
       return (
         <Later part={scratch} what="the scratch pad">

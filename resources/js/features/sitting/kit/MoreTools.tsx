@@ -7,20 +7,26 @@ import { LookFields } from '../../../ui/LookFields';
 import { ShortcutSettings } from '../ShortcutSettings';
 import { SectionPage } from '../../library/SectionPage';
 import { handbooksHere } from '../packs/handbooks';
-import type { Desk } from './KitTools';
+import type { Workbench } from './kit';
 import { Tables } from './Tables';
 
 /** The tools that most sittings do without. */
-export default function MoreTools({ tool, desk }: { tool: 'tables' | 'look' | 'keys' | 'handbook'; desk: Desk }) {
+export default function MoreTools({
+  tool,
+  bench,
+}: {
+  tool: 'tables' | 'look' | 'keys' | 'handbook';
+  bench: Workbench;
+}) {
   switch (tool) {
     case 'tables':
-      return <Tables exam={desk.exam} />;
+      return <Tables exam={bench.exam} />;
     case 'look':
-      return <LookFields look={desk.look} onChange={desk.onLook} />;
+      return <LookFields look={bench.look} onChange={bench.onLook} />;
     case 'keys':
-      return <ShortcutSettings onChange={desk.onShortcuts} />;
+      return <ShortcutSettings onChange={bench.onShortcuts} />;
     case 'handbook':
-      return desk.page && <Page exam={desk.exam} code={desk.page} />;
+      return bench.page && <Page exam={bench.exam} code={bench.page} />;
   }
 }
 

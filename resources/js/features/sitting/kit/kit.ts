@@ -1,4 +1,6 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useState, type ReactNode } from 'react';
+import type { Look } from '../../../ui/look';
+import type { Shortcuts } from '../../../ui/shortcuts';
 
 export type Tool = 'notes' | 'calculator' | 'tables' | 'scratch' | 'look' | 'keys' | 'along' | 'handbook';
 
@@ -27,4 +29,24 @@ export function useKit(sitting: string): Kit {
     [key],
   );
   return { open, take, toggle: (tool) => take(open === tool ? null : tool), close: () => take(null) };
+}
+
+/** What the tools of the kit are given to work on. */
+export interface Workbench {
+  sitting: string;
+  exam: string;
+  position: number;
+  /** Puts a figure into the field of the question; null: it has none. */
+  onUse: ((value: string) => void) | null;
+  /** Set when the note was asked for by a key. */
+  noteAsked: { current: boolean };
+  /** Counts what was filled or asked for from elsewhere: a field that knows of it only at first is made anew. */
+  filled: number;
+  /** Which page of the handbook is open. */
+  page: string | null;
+  look: Look;
+  onLook: (look: Look) => void;
+  onShortcuts: (shortcuts: Shortcuts) => void;
+  /** What takes the sitting along; null: it cannot be. */
+  along: ReactNode;
 }

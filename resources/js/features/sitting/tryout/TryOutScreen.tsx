@@ -144,7 +144,7 @@ function TryOut({ briefing }: { briefing: View<'Briefing'> }) {
             {(tool) => (
               <KitTool
                 tool={tool}
-                desk={{
+                bench={{
                   sitting: 'try-out',
                   exam: briefing.exam,
                   position: current,
