@@ -13,7 +13,6 @@ use Illuminate\Http\JsonResponse;
 use Uplandia\Core\Assembly\Filter\PoolFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Pool;
-use Uplandia\Core\Assembly\Supply;
 
 final readonly class BuilderController
 {
@@ -74,14 +73,14 @@ final readonly class BuilderController
         return new JsonResponse($this->picks->look($exam, $question));
     }
 
-    /** @return list<TopicCountsView> counted as they can be drawn */
+    /** @return list<TopicCountsView> */
     private function topics(Candidacy $candidacy): array
     {
         $syllabus = $candidacy->syllabus();
-        $everything = $this->bank->selection(candidacy: $candidacy, filters: new Filters());
-        $total = fn (Supply $supply): int => $supply->total;
-        $all = array_map($total, $this->bank->supplies($everything));
-        $new = array_map($total, $this->bank->supplies($everything->by(new Filters(new PoolFilter(Pool::NewToMe)))));
+        $all = array_map(fn (SyllabusTopic $topic): int => $topic->questions, $syllabus->all());
+        $new = $this->bank->byTopic(
+            $this->bank->selection($candidacy, new Filters(new PoolFilter(Pool::NewToMe))),
+        );
 
         return array_map(
             fn (SyllabusTopic $top): TopicCountsView => self::counted(

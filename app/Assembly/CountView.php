@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-/** How many questions some choices leave, in whole units, and what to do when the count asked for cannot be made. */
+/** How many questions some choices leave, and what to do when the count asked for cannot be made. */
 final readonly class CountView
 {
     /**
+     * @param  int  $passing  How many questions pass, each by itself.
+     * @param  int  $available  How many can be drawn: what belongs together comes whole, as soon as one of it passes.
      * @param  string  $name  Made of the choices.
      * @param  list<FitView>  $topics  By topic and subtopic, those of which any passes.
      * @param  ShortfallView|null  $shortfall  Null: it can be made.
@@ -15,6 +17,7 @@ final readonly class CountView
      * @param  int  $minutes  Time limit that would be set if none is given, in minutes, before extra time.
      */
     public function __construct(
+        public int $passing,
         public int $available,
         public string $name,
         public array $topics,

@@ -21,7 +21,8 @@ final readonly class Counting
         $plan = $this->planner->plan($candidacy, $recipe);
 
         return new CountView(
-            available: $plan->available,
+            passing: array_sum($plan->passing),
+            available: array_sum(array_column($plan->byTopic, 'total')),
             name: TestName::of($recipe, $syllabus),
             topics: self::topics($plan, $syllabus),
             shortfall: $plan->counts === null
@@ -38,24 +39,26 @@ final readonly class Counting
         $given = $plan->counts === null ? [] : array_combine($plan->codes, $plan->counts);
         $fits = [];
         foreach ($syllabus->tops() as $top) {
-            $parts = [];
+            $parts = $fitting = [];
             $own = $plan->byTopic[$top->id]->total ?? 0;
+            $fit = $plan->passing[$top->id] ?? 0;
             foreach ($syllabus->under($top) as $sub) {
                 $n = $plan->byTopic[$sub->id]->total ?? 0;
                 $own += $n;
-                if ($n > 0) {
+                $fit += $fitting[$sub->code] = $plan->passing[$sub->id] ?? 0;
+                if ($n > 0 || $fitting[$sub->code] > 0) {
                     $parts[] = [$sub->code, $n];
                 }
             }
-            if ($own === 0) {
+            if ($fit === 0 && $own === 0) {
                 continue;
             }
             $drawn = $plan->counts === null ? null : $given[$top->code] ?? 0;
             // By hand, what is typed beside its parts is the topic's too.
             $byHand = array_sum(array_intersect_key($given, array_flip(array_column($parts, 0))));
-            $fits[] = new FitView($top->code, $own, $drawn === null ? null : $drawn + $byHand);
+            $fits[] = new FitView($top->code, $fit, $drawn === null ? null : $drawn + $byHand);
             foreach ($parts as [$code, $n]) {
-                $fits[] = new FitView($code, $n, match (true) {
+                $fits[] = new FitView($code, $fitting[$code], match (true) {
                     $drawn === null => null,
                     isset($given[$code]) => $given[$code],
                     $drawn === 0 => 0,

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
-/** What of a topic passes the choices, in whole units. */
+/** What of a topic passes the choices. */
 final readonly class FitView
 {
     /**
-     * @param  int  $fits  How many questions pass.
-     * @param  int|null  $drawn  How many of them the test will hold; null: that depends on the draw.
+     * @param  int  $fits  How many of its questions pass, each by itself.
+     * @param  int|null  $drawn  How many the test draws there, what belongs together where the first of it
+     *     that passes stands; null: that depends on the draw.
      */
     public function __construct(
         public string $code,

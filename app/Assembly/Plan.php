@@ -15,7 +15,8 @@ final readonly class Plan
      * @param  list<Supply>  $supplies  what each part has to give
      * @param  list<int>|null  $counts  what it gives; null: the test cannot be made
      * @param  array<int, Supply>  $byTopic  topic id => what it has to give, whether it is part of the test or not
-     * @param  int  $available  questions in all
+     * @param  array<int, int>  $passing  topic id => how many of its questions pass, each by itself
+     * @param  int  $available  questions in all, cases and sets whole
      * @param  int|null  $below  the largest count under what is wanted that can be made
      * @param  int|null  $above  the smallest count over it
      * @param  array<string, int>  $short  code of a topic => how many are missing there
@@ -27,6 +28,7 @@ final readonly class Plan
         public array $supplies,
         public ?array $counts,
         public array $byTopic,
+        public array $passing,
         public int $available,
         public ?int $below,
         public ?int $above,

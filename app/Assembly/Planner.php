@@ -61,6 +61,7 @@ final readonly class Planner
             supplies: $supplies,
             counts: $composition === null ? self::exactly($wanted, $supplies) : $composition->counts,
             byTopic: $byTopic,
+            passing: $this->bank->byTopic($selection),
             available: $composition->available ?? array_sum(array_column($supplies, 'total')),
             below: $composition?->below,
             above: $composition?->above,

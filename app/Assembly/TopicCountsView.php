@@ -8,8 +8,8 @@ final readonly class TopicCountsView
 {
     /**
      * @param  string|null  $weight  Percentage of the exam, for topics of the blueprint.
-     * @param  int  $all  Questions in all, cases and sets whole, where the first of them stands.
-     * @param  int  $new  The same of those with anything new to the candidate.
+     * @param  int  $all  Questions in all, each where it belongs.
+     * @param  int  $new  Of those, what is new to the candidate.
      * @param  list<self>  $subtopics
      */
     public function __construct(

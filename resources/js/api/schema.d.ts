@@ -1990,8 +1990,11 @@ export interface components {
             token: string;
             password: string;
         };
-        /** @description How many questions some choices leave, in whole units, and what to do when the count asked for cannot be made. */
+        /** @description How many questions some choices leave, and what to do when the count asked for cannot be made. */
         Count: {
+            /** @description How many questions pass, each by itself. */
+            passing: number;
+            /** @description How many can be drawn: what belongs together comes whole, as soon as one of it passes. */
             available: number;
             /** @description Made of the choices. */
             name: string;
@@ -2275,12 +2278,12 @@ export interface components {
                 };
             };
         };
-        /** @description What of a topic passes the choices, in whole units. */
+        /** @description What of a topic passes the choices. */
         Fit: {
             code: string;
-            /** @description How many questions pass. */
+            /** @description How many of its questions pass, each by itself. */
             fits: number;
-            /** @description How many of them the test will hold; null: that depends on the draw. */
+            /** @description How many the test draws there, what belongs together where the first of it that passes stands; null: that depends on the draw. */
             drawn: number | null;
         };
         /** @description A test that can be begun at once, and why just this one. */
@@ -3765,9 +3768,9 @@ export interface components {
             name: string;
             /** @description Percentage of the exam, for topics of the blueprint. */
             weight: string | null;
-            /** @description Questions in all, cases and sets whole, where the first of them stands. */
+            /** @description Questions in all, each where it belongs. */
             all: number;
-            /** @description The same of those with anything new to the candidate. */
+            /** @description Of those, what is new to the candidate. */
             new: number;
             subtopics: components["schemas"]["TopicCounts"][];
         };

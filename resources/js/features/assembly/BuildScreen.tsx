@@ -304,11 +304,17 @@ function HowMany({ build }: { build: Building }) {
           ))}
         </select>
         <span aria-live="polite" className="text-base-content/75">
-          {there && `${count(there.available, 'question')} to draw from`}
+          {there && toDrawFrom(there)}
         </span>
       </label>
     </Group>
   );
+}
+
+/** How many pass, and how many come with them: what belongs together is drawn whole. */
+function toDrawFrom({ passing, available }: View<'Count'>): string {
+  const pass = `${count(passing, 'question')} to draw from`;
+  return available === passing ? pass : `${pass}, ${available} with the rest of their cases and sets`;
 }
 
 function HowToSit({ page, build }: { page: View<'Builder'>; build: Building }) {
