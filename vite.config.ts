@@ -51,7 +51,7 @@ const WITHOUT_PROSE: Plugin = {
 };
 
 const BASE =
-  /node_modules\/(@tanstack|react|react-dom|react-router|scheduler|clsx|openapi-fetch)\/|lucide-react\/dist\/esm\/(icons\/x|\w+)\.m?js$|resources\/js\/(api|ui)\/(?!useBegin|useExam|useKeptTick|Tick|Markdown|MathMarkdown|katex|remark|Media|Player|plain|LookFields|Figure|Table|Fold|Segments|Picture|ShareBar|Covered|download|useWidth|points|dates|Pages|OfExam|Select|DownloadButton|Opener|FileField|SearchField|useInAddress)/;
+  /node_modules\/(@tanstack|react|react-dom|react-router|scheduler|clsx|openapi-fetch)\/|lucide-react\/dist\/esm\/(icons\/x|\w+)\.m?js$|resources\/js\/(api|ui)\/(?!limits|useBegin|useExam|useKeptTick|Tick|Markdown|MathMarkdown|katex|remark|Media|Player|plain|LookFields|Figure|Table|Fold|Segments|Picture|ShareBar|Covered|download|useWidth|points|dates|Pages|OfExam|Select|DownloadButton|Opener|FileField|SearchField|useInAddress)/;
 
 /** And what every screen with questions needs. */
 const QUESTIONS =

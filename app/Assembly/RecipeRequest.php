@@ -7,6 +7,7 @@ namespace App\Assembly;
 use App\Http\Contract\Says;
 use App\Http\Form;
 use Closure;
+use Uplandia\Core\Assembly\Filter\WordFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\InvalidRecipe;
 use Uplandia\Core\Assembly\Mode;
@@ -49,9 +50,12 @@ final class RecipeRequest extends Form
             'pools' => [$this->strings('There is no such pool of questions. Reload the page to see those there are.')],
             'difficulties' => [$this->strings('A question is easy, moderate or hard.')],
             'kinds' => [$this->strings('There is no such kind of question.')],
-            'count' => ['required_without:byTopic', 'nullable', 'integer', 'min:1', 'max:500'],
-            'minutes' => ['nullable', 'integer', 'min:1', 'max:600'],
-            'secondsEach' => ['nullable', 'integer', 'min:5', 'max:3600'],
+            'words' => ['nullable', 'string', 'max:'.WordFilter::LONGEST],
+            'count' => ['required_without:byTopic', 'nullable', 'integer', 'min:1', 'max:'.Recipe::MOST_QUESTIONS],
+            'minutes' => ['nullable', 'integer', 'min:1', 'max:'.Recipe::MOST_MINUTES],
+            'secondsEach' => [
+                'nullable', 'integer', 'min:'.Recipe::FEWEST_SECONDS, 'max:'.Recipe::MOST_SECONDS,
+            ],
             'name' => ['nullable', 'string', 'max:120'],
         ];
     }
@@ -64,6 +68,7 @@ final class RecipeRequest extends Form
             'count.integer' => 'Say how many questions you want as a whole number, from 1 to 500.',
             'count.min' => 'A test needs at least 1 question. Choose a number from 1 to 500.',
             'count.max' => 'A test can have up to 500 questions. Choose a smaller number.',
+            'words.max' => 'A search can have up to 200 letters.',
             'name.max' => 'A name can have up to 120 letters.',
             'minutes.min' => 'A time limit needs at least 1 minute.',
             'minutes.max' => 'A time limit can be up to 600 minutes.',

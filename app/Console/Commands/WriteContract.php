@@ -5,31 +5,30 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Http\Contract\Contract;
+use App\Http\Contract\Limits;
 use Illuminate\Console\Command;
 
 final class WriteContract extends Command
 {
-    protected $signature = 'contract:write {--check : Only say whether the file on disk is up to date}';
+    protected $signature = 'contract:write {--check : Only say whether the files on disk are up to date}';
 
-    protected $description = 'Write openapi.json from the attributes of controllers and views';
+    protected $description = 'Write openapi.json from controllers, requests and views, and the limits that the page reads from it';
 
     public function handle(): int
     {
-        $file = base_path(Contract::FILE);
-        $json = Contract::json();
-        if (! $this->option('check')) {
-            file_put_contents($file, $json);
-            $this->info('Wrote '.Contract::FILE.'.');
-
-            return self::SUCCESS;
+        $contract = Contract::json();
+        $stale = false;
+        foreach ([Contract::FILE => $contract, Limits::FILE => Limits::typescript($contract)] as $name => $text) {
+            $file = base_path($name);
+            if (! $this->option('check')) {
+                file_put_contents($file, $text);
+                $this->info("Wrote {$name}.");
+            } elseif (! is_file($file) || file_get_contents($file) !== $text) {
+                $this->error("{$name} is stale. Run ./uplandia contract and commit what it writes.");
+                $stale = true;
+            }
         }
-        if (! is_file($file) || file_get_contents($file) !== $json) {
-            $this->error(Contract::FILE.' is stale. Run ./uplandia contract and commit what it writes.');
 
-            return self::FAILURE;
-        }
-        $this->info(Contract::FILE.' is up to date.');
-
-        return self::SUCCESS;
+        return $stale ? self::FAILURE : self::SUCCESS;
     }
 }

@@ -11,7 +11,7 @@ use Uplandia\Core\Question\Fields;
 /** Questions in whose texts a search finds something. */
 final readonly class WordFilter implements Filter
 {
-    private const LONGEST = 200;
+    public const LONGEST = 200;
 
     public function __construct(public string $words)
     {

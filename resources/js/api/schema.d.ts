@@ -3197,6 +3197,8 @@ export interface components {
             pools: ("new" | "got_it" | "partly" | "missed" | "left_blank" | "to_be_marked" | "flagged" | "starred" | "with_notes" | "false_footing" | "in_gap_book" | "due")[];
             difficulties?: ("easy" | "moderate" | "hard")[];
             kinds?: ("single" | "several" | "true_false_grid" | "ordering" | "matching" | "grouping" | "dropdown_gaps" | "typed_gaps" | "number" | "picture" | "written")[];
+            /** @description To be found: words, "phrases", start*, -without. */
+            words?: string;
             count: number;
             minutes?: number | null;
             /** @description For each question of a timed test, instead of minutes for the whole. */
@@ -3207,8 +3209,6 @@ export interface components {
             tags?: {
                 [key: string]: string[];
             };
-            /** @description To be found: words, "phrases", start*, -without. */
-            words?: string;
             /** @description Questions picked by hand; none: all. */
             only?: number[];
             /** @description Every question is worth one mark. */

@@ -2,6 +2,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask } from '../../api/client';
+import { AccountRequest } from '../../api/limits';
 import { queries, session } from '../../api/queries';
 import { rememberWho } from '../../api/who';
 import { Button, ButtonLink } from '../../ui/Button';
@@ -156,7 +157,14 @@ function AboutMe(props: { name: string; email: string; extraTime: string }) {
         <p>
           Signed in as <strong className="[overflow-wrap:anywhere]">{props.email}</strong>
         </p>
-        <Field label="Name" name="name" defaultValue={props.name} maxLength={80} required fault={form.fault('name')} />
+        <Field
+          label="Name"
+          name="name"
+          defaultValue={props.name}
+          maxLength={AccountRequest.name.longest}
+          required
+          fault={form.fault('name')}
+        />
         <Choice
           label="Extra time"
           name="extraTime"

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask } from '../../api/client';
+import { RegisterRequest } from '../../api/limits';
 import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
@@ -24,7 +25,14 @@ export function Component() {
         </Notice>
       ) : (
         <FormOf form={form}>
-          <Field label="Name" name="name" autoComplete="name" required maxLength={80} fault={form.fault('name')} />
+          <Field
+            label="Name"
+            name="name"
+            autoComplete="name"
+            required
+            maxLength={RegisterRequest.name.longest}
+            fault={form.fault('name')}
+          />
           <EmailField form={form} hint="We send a letter there, to be sure that it is yours." />
           <Send form={form}>Send me the letter</Send>
         </FormOf>

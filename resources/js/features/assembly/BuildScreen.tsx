@@ -3,6 +3,7 @@ import clsx from 'clsx';
 import type { ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { View } from '../../api/client';
+import { RecipeRequest as LIMITS } from '../../api/limits';
 import { builder, mastery } from '../../api/queries';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
@@ -256,7 +257,7 @@ function Narrowed({ build }: { build: Building }) {
 function HowMany({ build }: { build: Building }) {
   const { choices, change, count: there, faults } = build;
   const byHand = choices.spread === 'by_hand';
-  const most = there ? Math.min(500, there.available) : 0;
+  const most = there ? Math.min(LIMITS.count.most, there.available) : 0;
   return (
     <Group id="how-many" title="How many">
       <div className="flex flex-wrap items-center gap-1.5">
@@ -269,7 +270,7 @@ function HowMany({ build }: { build: Building }) {
             ))}
             {most > 0 && !STEPS.includes(most) && (
               <Pick on={choices.count === String(most)} onUse={() => change({ count: String(most) })}>
-                {there && there.available > 500 ? '500' : `all ${most}`}
+                {there && there.available > most ? String(most) : `all ${most}`}
               </Pick>
             )}
             <input

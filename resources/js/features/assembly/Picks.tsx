@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type View } from '../../api/client';
+import { RecipeRequest as LIMITS } from '../../api/limits';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Failure } from '../../ui/Failure';
@@ -73,7 +74,9 @@ function List({ exam, build }: { exam: string; build: Building }) {
   const all = here.every((id) => choices.only.includes(id));
   const pick = (ids: readonly number[], on: boolean) =>
     change({
-      only: ids.reduce<readonly number[]>((picked, id) => toggled(picked, id, on), choices.only).slice(0, 500),
+      only: ids
+        .reduce<readonly number[]>((picked, id) => toggled(picked, id, on), choices.only)
+        .slice(0, LIMITS.count.most),
     });
   const sort = (by: Order) => {
     setDown(by === order && !down);

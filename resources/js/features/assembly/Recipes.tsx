@@ -1,6 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type View } from '../../api/client';
+import { RecipeRequest } from '../../api/limits';
 import { queries, recipes } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
@@ -159,7 +160,7 @@ export function Named(props: {
       <input
         aria-label={props.label}
         value={props.name}
-        maxLength={120}
+        maxLength={RecipeRequest.name.longest}
         // The field has just been asked for.
         ref={(field) => field?.focus()}
         onChange={(event) => props.onName(event.target.value)}

@@ -1,4 +1,5 @@
 import type { View } from '../../api/client';
+import { RecipeRequest as LIMITS } from '../../api/limits';
 
 export type Recipe = View<'RecipeRequest'>;
 export type Pool = Recipe['pools'][number];
@@ -154,26 +155,32 @@ export interface Faults {
 
 /** What is amiss with what was typed, in the words that the server would use. */
 export function faultsOf(choices: Choices): Faults {
-  const whole = (text: string, most: number) => /^\d+$/.test(text) && Number(text) >= 1 && Number(text) <= most;
+  const whole = (text: string, { least, most }: { least: number; most: number }) =>
+    /^\d+$/.test(text) && Number(text) >= least && Number(text) <= most;
+  const { count, minutes, secondsEach, words } = LIMITS;
   const faults: Faults = {};
   if (choices.topics?.length === 0) faults.topics = 'Choose at least one topic.';
-  if (choices.words.length > 200) faults.words = 'A search can have up to 200 letters.';
+  if (choices.words.length > words.longest) faults.words = `A search can have up to ${words.longest} letters.`;
   if (choices.spread === 'by_hand') {
     const typed = Object.values(choices.byTopic).filter((text) => text !== '');
     if (typed.length === 0) faults.byTopic = 'Type how many you want beside at least one topic.';
-    else if (!typed.every((text) => whole(text, 500))) faults.byTopic = 'A topic gives a whole number, from 1 to 500.';
-    else if (totalOf(choices) > 500) faults.byTopic = 'A test can have up to 500 questions. These are more.';
-  } else if (!whole(choices.count, 500)) {
-    faults.count = 'A test has 1 to 500 questions, as a whole number.';
+    else if (!typed.every((text) => whole(text, count)))
+      faults.byTopic = `A topic gives a whole number, from ${count.least} to ${count.most}.`;
+    else if (totalOf(choices) > count.most)
+      faults.byTopic = `A test can have up to ${count.most} questions. These are more.`;
+  } else if (!whole(choices.count, count)) {
+    faults.count = `A test has ${count.least} to ${count.most} questions, as a whole number.`;
   }
   if (choices.mode === 'timed' && choices.secondsEach !== null) {
-    if (!whole(choices.secondsEach, 3600) || Number(choices.secondsEach) < 5)
-      faults.minutes = 'A question has between 5 and 3,600 seconds, in whole ones.';
-  } else if (choices.mode === 'timed' && choices.minutes !== '' && !whole(choices.minutes, 600)) {
-    faults.minutes = 'A time limit lies between 1 and 600 minutes, in whole ones.';
+    if (!whole(choices.secondsEach, secondsEach))
+      faults.minutes = `A question has between ${secondsEach.least} and ${inFull(secondsEach.most)} seconds, in whole ones.`;
+  } else if (choices.mode === 'timed' && choices.minutes !== '' && !whole(choices.minutes, minutes)) {
+    faults.minutes = `A time limit lies between ${minutes.least} and ${minutes.most} minutes, in whole ones.`;
   }
   return faults;
 }
+
+const inFull = (n: number) => n.toLocaleString('en-GB');
 
 /** How many questions are asked for. */
 export function totalOf(choices: Choices): number {

@@ -1,5 +1,6 @@
 import { NotebookPen } from 'lucide-react';
 import { useId, useRef, useState, type ReactNode } from 'react';
+import { NoteRequest } from '../../api/limits';
 import { Button } from '../../ui/Button';
 import { NoteText } from './NoteText';
 
@@ -58,7 +59,7 @@ export function Note(props: {
           <textarea
             id={id}
             rows={3}
-            maxLength={2000}
+            maxLength={NoteRequest.note.longest}
             value={typed}
             // The field has just been asked for.
             ref={(field) => {

@@ -1,6 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { api, ask, type View } from '../../api/client';
+import { WordRequest } from '../../api/limits';
 import { Button } from '../../ui/Button';
 
 type About = View<'WordRequest'>['about'];
@@ -75,7 +76,7 @@ export function WordToAuthors({ sitting, position }: { sitting: string; position
         aria-label="What is wrong"
         placeholder="What is wrong, and how you know"
         rows={3}
-        maxLength={2000}
+        maxLength={WordRequest.body.longest}
         value={body}
         onChange={(event) => setBody(event.target.value)}
         className="textarea w-full border-base-content/50 text-base"

@@ -1,6 +1,7 @@
 import { Eraser, Pencil, Type, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore, type PointerEvent } from 'react';
 import { api, ask, Refused } from '../../../api/client';
+import { ScratchRequest } from '../../../api/limits';
 import { Button } from '../../../ui/Button';
 import { count } from '../../../ui/words';
 import { Pad, type Page, type PadView } from './pad';
@@ -74,7 +75,7 @@ export default function Scratch({ sitting }: { sitting: string }) {
           aria-label="Scratch pad"
           placeholder="For workings. Nobody marks this."
           value={page?.words ?? ''}
-          maxLength={20_000}
+          maxLength={ScratchRequest.words.longest}
           disabled={!page && state === 'opening' && !why}
           onChange={(event) => pad.write({ words: event.target.value })}
           className="textarea h-80 w-full border-base-content/50 font-mono text-base"
