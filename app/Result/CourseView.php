@@ -17,6 +17,8 @@ final readonly class CourseView
      * @param  list<float|null>  $quarters  Mean credit of each quarter of the test, 0 to 1; null: nothing is
      *     marked. None of an adaptive test.
      * @param  bool  $fades  The last quarter lies clearly below the first.
+     * @param  float|null  $asLong  How many times as long as others the answers took in all; null: about as long, or
+     *     too little is known.
      */
     public function __construct(
         public array $legs,
@@ -24,6 +26,7 @@ final readonly class CourseView
         public array $slowest,
         public array $quarters,
         public bool $fades,
+        public ?float $asLong,
     ) {
     }
 
@@ -36,6 +39,7 @@ final readonly class CourseView
             slowest: $timing->slowest,
             quarters: $shares ? $timing->quarters : [],
             fades: $shares && $timing->fades(),
+            asLong: $timing->asLong,
         );
     }
 }

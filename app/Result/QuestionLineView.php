@@ -12,6 +12,7 @@ use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Result\Cause;
 use Uplandia\Core\Result\Change;
 use Uplandia\Core\Result\Footing;
+use Uplandia\Core\Result\OwnTempo;
 use Uplandia\Core\Result\Tempo;
 use Uplandia\Core\Shown;
 use Uplandia\Core\Sitting\Sureness;
@@ -25,7 +26,7 @@ final readonly class QuestionLineView
      * @param  int|null  $cohortMs  The cohort's median then.
      * @param  float|null  $facility  Mean credit of those who met it for the first time; null: too few did.
      * @param  Footing|null  $footing  Null for what is neither, and for what came too fast to have been read.
-     * @param  Tempo|null  $tempo  Against the cohort.
+     * @param  Tempo|null  $tempo  For this person: against the cohort, and against their own tempo.
      * @param  int  $changes  How often the answer was changed.
      * @param  int  $tries  Before the key was shown, in tutor mode; 0 elsewhere.
      * @param  int  $ruledOut  Options ruled out.
@@ -65,7 +66,7 @@ final readonly class QuestionLineView
     }
 
     /** @param  int  $tries  before the key was shown */
-    public static function of(SatQuestion $sat, int $tries): self
+    public static function of(SatQuestion $sat, int $tries, OwnTempo $tempo): self
     {
         $result = $sat->result;
         $row = $sat->row;
@@ -89,7 +90,7 @@ final readonly class QuestionLineView
                 : (float) $row->facility,
             sureness: $result->sureness,
             footing: $rapid ? null : Footing::of($result->sureness, $outcome),
-            tempo: $outcome === Outcome::NotReached ? null : Tempo::of($result->ms, $result->cohortMedianMs),
+            tempo: $tempo->on($result),
             change: Change::of($result),
             changes: $result->changes,
             tries: $tries,

@@ -15,6 +15,7 @@ use Uplandia\Core\Result\Breakdown;
 use Uplandia\Core\Result\Changes;
 use Uplandia\Core\Result\Course;
 use Uplandia\Core\Result\Headline;
+use Uplandia\Core\Result\OwnTempo;
 use Uplandia\Core\Result\QuestionResult;
 use Uplandia\Core\Result\Striking;
 use Uplandia\Core\Result\SurenessReport;
@@ -114,10 +115,13 @@ final readonly class ResultReader
         // Only tutor mode lets one try, and only the events know of it.
         $state = $sitting->terms()->mode === Mode::Tutor ? $this->repository->state($sitting) : null;
 
+        $tempo = OwnTempo::of(array_column($sat, 'result'));
+
         return array_map(
             fn (SatQuestion $one): QuestionLineView => QuestionLineView::of(
                 $one,
                 count($state->questions[$one->result->position]->tries ?? []),
+                $tempo,
             ),
             $sat,
         );

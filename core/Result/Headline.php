@@ -167,7 +167,7 @@ final readonly class Headline
             [
                 1.1 * count($timing->fastAndMissed),
                 Shown::count(count($timing->fastAndMissed), 'miss was', 'misses were').
-                    ' quick, faster than most people read the question.',
+                    ' quick, faster than you usually are.',
             ],
             [
                 $timing->fades() ? count($answers) / 8 : 0,

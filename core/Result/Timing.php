@@ -20,12 +20,14 @@ final readonly class Timing
      * @param  list<int>  $slowest  positions of the five longest on screen, longest first
      * @param  list<float|null>  $quarters  mean credit of each quarter of the test; null: none of it was
      *   reached and marked
-     * @param  list<int>  $fastAndMissed  positions missed in under two thirds of the cohort's median time
+     * @param  list<int>  $fastAndMissed  positions missed faster than is one's own tempo
+     * @param  float|null  $asLong  how many times as long as others the answers took; null: about as long
      */
     private function __construct(
         public array $slowest,
         public array $quarters,
         public array $fastAndMissed,
+        public ?float $asLong,
     ) {
     }
 
@@ -33,6 +35,7 @@ final readonly class Timing
     public static function of(array $answers): self
     {
         $times = $fast = [];
+        $own = OwnTempo::of($answers);
         $sums = $counts = array_fill(0, self::QUARTERS, 0.0);
         $n = max(1, count($answers));
         foreach ($answers as $i => $answer) {
@@ -42,8 +45,7 @@ final readonly class Timing
                 $sums[$quarter] += $answer->share();
                 $counts[$quarter]++;
             }
-            $isFast = Tempo::of($answer->ms, $answer->cohortMedianMs) === Tempo::Fast;
-            if ($isFast && $answer->credit->outcome === Outcome::Missed) {
+            if ($own->on($answer) === Tempo::Fast && $answer->credit->outcome === Outcome::Missed) {
                 $fast[] = $answer->position;
             }
         }
@@ -57,6 +59,7 @@ final readonly class Timing
                 $counts,
             ),
             fastAndMissed: $fast,
+            asLong: $own->asLong(),
         );
     }
 

@@ -2029,6 +2029,8 @@ export interface components {
             quarters: (number | null)[];
             /** @description The last quarter lies clearly below the first. */
             fades: boolean;
+            /** @description How many times as long as others the answers took in all; null: about as long, or too little is known. */
+            asLong: number | null;
         };
         /** @description How much of a part of the bank one has met, and how much of it went right at the latest look. */
         Coverage: {
@@ -3074,7 +3076,7 @@ export interface components {
              */
             footing: "firm" | "false_footing" | "lucky_step" | "open_ground" | null;
             /**
-             * @description Against the cohort.
+             * @description For this person: against the cohort, and against their own tempo.
              * @enum {string|null}
              */
             tempo: "fast" | "slow" | null;

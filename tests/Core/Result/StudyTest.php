@@ -17,6 +17,7 @@ use Uplandia\Core\Result\FollowUp;
 use Uplandia\Core\Result\Headline;
 use Uplandia\Core\Result\Leaning;
 use Uplandia\Core\Result\Leg;
+use Uplandia\Core\Result\OwnTempo;
 use Uplandia\Core\Result\QuestionResult;
 use Uplandia\Core\Result\Saving;
 use Uplandia\Core\Result\Striking;
@@ -89,17 +90,42 @@ final class StudyTest extends TestCase
         );
     }
 
-    #[TestWith([39_999, 60_000.0, Tempo::Fast])]
-    #[TestWith([40_000, 60_000.0, null])]
-    #[TestWith([90_000, 60_000.0, null])]
-    #[TestWith([90_001, 60_000.0, Tempo::Slow])]
-    #[TestWith([1, null, null])]
-    public function test_fast_is_under_two_thirds_of_the_median_and_slow_over_its_inverse(
-        int $ms,
-        ?float $median,
-        ?Tempo $expected,
-    ): void {
-        self::assertSame($expected, Tempo::of($ms, $median));
+    /**
+     * @param  list<int>  $seconds  own time
+     * @param  list<int|null>  $medians  of the cohort
+     * @return array{list<?Tempo>, ?float}
+     */
+    private function tempo(array $seconds, array $medians, string $outcomes = 'rrrrrrrrrrrr'): array
+    {
+        $results = array_map(
+            fn (int $i, int $own, ?int $median): QuestionResult => $this->one($i, $outcomes[$i], more: [
+                'ms' => 1000 * $own, 'cohortMedianMs' => $median === null ? null : 1000.0 * $median,
+            ]),
+            array_keys($seconds),
+            $seconds,
+            $medians,
+        );
+        $tempo = OwnTempo::of($results);
+
+        return [array_map($tempo->on(...), $results), $tempo->asLong()];
+    }
+
+    public function test_slow_and_fast_are_for_this_person(): void
+    {
+        // computation.md, section 5: tau = .4055.
+        [$tempos, $asLong] = $this->tempo([60, 90, 150, 35, 210, 75, 62], [45, 60, 70, 40, 90, 60, 31]);
+        self::assertSame([null, null, null, Tempo::Fast, Tempo::Slow, null, null], $tempos);
+        self::assertEqualsWithDelta(0.4055, log((float) $asLong), 0.00005);
+        // Of fewer than five answers no tempo is told, and each goes by the others' time alone.
+        [$tempos, $asLong] = $this->tempo([39, 41, 90, 91], [60, 60, 60, 60]);
+        self::assertSame([[Tempo::Fast, null, null, Tempo::Slow], null], [$tempos, $asLong]);
+        // What was left blank, or nobody knows the others' time of, is neither, and says nothing of the tempo.
+        [$tempos, $asLong] = $this->tempo([60, 60, 60, 60, 900, 900], [60, 60, 60, 60, 60, null], 'rrrrbr');
+        self::assertSame([[null, null, null, null, null, null], null], [$tempos, $asLong]);
+        // Just within a seventh more or less is like others.
+        self::assertNull($this->tempo([114, 114, 114, 114, 114], [100, 100, 100, 100, 100])[1]);
+        self::assertNotNull($this->tempo([116, 116, 116, 116, 116], [100, 100, 100, 100, 100])[1]);
+        self::assertNotNull($this->tempo([86, 86, 86, 86, 86], [100, 100, 100, 100, 100])[1]);
     }
 
     public function test_calibration_has_an_interval_and_is_called_only_where_that_excludes_nothing(): void
@@ -148,7 +174,7 @@ final class StudyTest extends TestCase
         $facts = fn (int $rapid): string => implode(' ', Headline::of($results($rapid), $cut)->facts);
 
         // 8 of 28 is under three in ten, 9 of 29 is not.
-        self::assertStringContainsString('faster than most people read', $facts(8));
+        self::assertStringContainsString('8 misses were quick, faster than you usually are', $facts(8));
         self::assertSame('', $facts(9));
         self::assertStringStartsWith(
             '9 of 29 answers came faster',

@@ -37,7 +37,7 @@ export function TimeCourse({ result }: { result: View<'Result'> }) {
         title="Every question over the test’s course"
         evidence={
           known
-            ? 'Shapes: the outcome, at the height of your time. Short lines: the time that half of the others need. Fast is under two thirds of it, slow over one and a half times.'
+            ? 'Shapes: the outcome, at the height of your time. Short lines: the time that half of the others need. Fast and slow are meant for you: two thirds of your usual tempo, or half as long again.'
             : 'Shapes: the outcome, at the height of your time. How long others need is not known of these questions yet.'
         }
       >
@@ -78,7 +78,7 @@ export function TimeCourse({ result }: { result: View<'Result'> }) {
   );
 }
 
-function paceInWords({ aheadMs, fades, quarters }: View<'Course'>): string {
+function paceInWords({ aheadMs, fades, quarters, asLong }: View<'Course'>): string {
   const pace =
     aheadMs === null
       ? 'No clock set a pace.'
@@ -86,9 +86,19 @@ function paceInWords({ aheadMs, fades, quarters }: View<'Course'>): string {
         ? 'You kept to the plan.'
         : `At the last question you reached you were ${duration(Math.abs(aheadMs))} ${aheadMs > 0 ? 'ahead of' : 'behind'} the plan.`;
   const [first, last] = [quarters[0], quarters[3]];
-  return fades && typeof first === 'number' && typeof last === 'number'
-    ? `${pace} Towards the end less came right: ${percent(first)} in the first quarter, ${percent(last)} in the last.`
-    : pace;
+  const fading =
+    fades && typeof first === 'number' && typeof last === 'number'
+      ? `Towards the end less came right: ${percent(first)} in the first quarter, ${percent(last)} in the last.`
+      : '';
+  return [pace, asLong === null ? '' : tempoInWords(asLong), fading].filter(Boolean).join(' ');
+}
+
+/** @param asLong how many times as long as others the answers took */
+function tempoInWords(asLong: number): string {
+  const times = asLong.toFixed(1).replace(/\.0$/, '');
+  return asLong > 1
+    ? `Over the whole you took about ${times} times as long as others.`
+    : `Over the whole you took about ${percent(asLong)} of the time that others take.`;
 }
 
 const MARKS_HIGH = 230;
