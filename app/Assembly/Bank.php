@@ -98,8 +98,8 @@ final readonly class Bank
      */
     public function supplies(Selection $selection): array
     {
-        $units = array_map(fn (array $ids): array => [1 => count($ids)], $this->alone($selection));
-        foreach ($this->together($selection) as [$topic, $size]) {
+        $units = array_map(fn (array $ids): array => [1 => count($ids)], $selection->alone());
+        foreach ($selection->together() as [$topic, $size]) {
             $units[$topic][$size] = ($units[$topic][$size] ?? 0) + 1;
         }
         $supplies = [];
@@ -129,13 +129,17 @@ final readonly class Bank
      */
     public function pools(Selection $selection, array $asked = []): array
     {
-        $seen = array_fill_keys($asked, self::NOW) + $selection->bank->seen();
-        $pools = array_map(fn (array $ids): Pool => Pool::alone($ids, $seen), $this->alone($selection));
-        foreach ($this->together($selection) as $unit => [$topic, $size, $passing, $whole]) {
+        $now = array_fill_keys($asked, self::NOW);
+        $seen = $now + $selection->bank->seen();
+        $pools = array_map(fn (array $ids): Pool => Pool::alone($ids, $seen), $selection->alone());
+        foreach ($selection->together() as $unit => [$topic, $size, $passing, $whole]) {
+            $latest = null;
+            foreach ($passing as $id) {
+                $latest = max($latest, $seen[$id] ?? null);
+            }
             // Of a unit that is being asked now all counts, of any other what passes.
-            $asks = array_intersect_key(array_fill_keys($asked, self::NOW), $whole);
-            $moments = array_filter($asks + array_intersect_key($seen, array_flip($passing)), is_int(...));
-            ($pools[$topic] ??= new Pool())->add(-$unit, $size, $moments === [] ? null : max($moments));
+            $isAsked = $asked !== [] && array_intersect_key($now, $whole) !== [];
+            ($pools[$topic] ??= new Pool())->add(-$unit, $size, $isAsked ? self::NOW : $latest);
         }
 
         return $pools;
@@ -150,7 +154,19 @@ final readonly class Bank
      */
     public function byTopic(Selection $selection): array
     {
-        return array_map(count(...), $this->passingByTopic($selection));
+        $counts = array_map(count(...), $selection->alone());
+        foreach ($selection->together() as [, , $ids, $whole]) {
+            foreach ($ids as $id) {
+                $counts[$whole[$id]] = ($counts[$whole[$id]] ?? 0) + 1;
+            }
+        }
+
+        $inOrder = [];
+        foreach (array_keys(array_intersect_key($selection->topics(), $counts)) as $topic) {
+            $inOrder[$topic] = $counts[$topic];
+        }
+
+        return $inOrder;
     }
 
     /**
@@ -162,8 +178,8 @@ final readonly class Bank
      */
     public function passingByTopic(Selection $selection): array
     {
-        $passing = $this->alone($selection);
-        foreach ($this->together($selection) as [, , $ids, $whole]) {
+        $passing = $selection->alone();
+        foreach ($selection->together() as [, , $ids, $whole]) {
             foreach ($ids as $id) {
                 $passing[$whole[$id]][] = $id;
             }
@@ -211,35 +227,5 @@ final readonly class Bank
         }
 
         return array_map(fn (int $key): array => $key > 0 ? [$key] : $whole[-$key] ?? [], $keys);
-    }
-
-    /** @return array<int, list<int>> topic id => what stands alone and passes, ascending; empty ones are left out */
-    private function alone(Selection $selection): array
-    {
-        $passing = $selection->passing();
-
-        return array_filter(array_map(
-            $passing->among(...),
-            $selection->bank->alone(array_keys($selection->topics())),
-        ));
-    }
-
-    /**
-     * Cases, passage sets and series of which at least one question passes.
-     *
-     * @return array<int, array{int, int, non-empty-list<int>, array<int, int>}> unit id => topic it is filed under,
-     *   size, questions that pass, and topic of each of its questions
-     */
-    private function together(Selection $selection): array
-    {
-        $together = [];
-        foreach ($selection->bank->units() as $unit => $topics) {
-            $passing = $selection->passing()->among(array_keys($topics));
-            if ($passing !== []) {
-                $together[$unit] = [$topics[$passing[0]], count($topics), $passing, $topics];
-            }
-        }
-
-        return $together;
     }
 }

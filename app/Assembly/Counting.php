@@ -76,7 +76,7 @@ final readonly class Counting
         $left = $this->bank->available($plan->selection->without([]))
             - array_sum(array_column($plan->byTopic, 'total'));
 
-        $where = 'in a test of yours whose clock still runs (or that you deleted in the last ten minutes).';
+        $where = 'in a timed test of yours that is not handed in (or that you deleted in the last ten minutes).';
 
         return match ($left) {
             0 => null,

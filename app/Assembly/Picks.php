@@ -71,7 +71,7 @@ final readonly class Picks
     /**
      * What passes, in groups that are alike by what it is sorted by, in order.
      *
-     * @return list<QuestionSet>
+     * @return list<QuestionSet|list<int>> sets, or ids in order
      *
      * @throws Refusal for a topic that the exam does not have
      */
@@ -79,7 +79,7 @@ final readonly class Picks
     {
         $bank = $selection->bank;
         $groups = match ($order) {
-            PickOrder::Topic => array_map(QuestionSet::of(...), $this->bank->passingByTopic($selection)),
+            PickOrder::Topic => $this->bank->passingByTopic($selection),
             PickOrder::Kind => array_map(
                 fn (Kind $kind): QuestionSet => $bank->having(KindFilter::FAMILY, [$kind->value]),
                 Kind::cases(),
@@ -95,13 +95,18 @@ final readonly class Picks
             PickOrder::Stem => [$selection->passing()],
         };
 
-        return array_map($selection->passing()->and(...), array_values($groups));
+        return array_map(
+            fn (QuestionSet|array $group): QuestionSet|array => $group instanceof QuestionSet
+                ? $selection->passing()->and($group)
+                : $group,
+            array_values($groups),
+        );
     }
 
     /**
      * A page of what stands in groups.
      *
-     * @param  list<QuestionSet>  $groups
+     * @param  list<QuestionSet|list<int>>  $groups
      * @param  int  $skip  how many questions stand on the pages before
      * @return list<int> ids
      */
@@ -109,9 +114,10 @@ final readonly class Picks
     {
         $ids = [];
         foreach ($groups as $group) {
-            $n = $group->count();
+            $n = is_array($group) ? count($group) : $group->count();
             if ($skip < $n && count($ids) < self::AT_ONCE) {
-                array_push($ids, ...array_slice($group->ids(), $skip, self::AT_ONCE - count($ids)));
+                $all = is_array($group) ? $group : $group->ids();
+                array_push($ids, ...array_slice($all, $skip, self::AT_ONCE - count($ids)));
             }
             $skip = max(0, $skip - $n);
         }

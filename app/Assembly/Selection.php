@@ -14,6 +14,12 @@ final class Selection
 {
     private ?QuestionSet $passing = null;
 
+    /** @var array<int, list<int>>|null */
+    private ?array $alone = null;
+
+    /** @var array<int, array{int, int, non-empty-list<int>, array<int, int>}>|null */
+    private ?array $together = null;
+
     /** @param  list<int>  $heldBack  questions that are left out, whatever the filters say */
     public function __construct(
         public readonly OwnBank $bank,
@@ -61,5 +67,45 @@ final class Selection
             fn (QuestionSet $passing, QuestionSet $set): QuestionSet => $passing->and($set),
             $this->bank->live()->without(QuestionSet::of($this->heldBack)),
         );
+    }
+
+    /**
+     * What stands alone and passes.
+     *
+     * @return array<int, list<int>> topic id => ids, ascending; empty ones are left out
+     *
+     * @throws Refusal for a topic that the exam does not have
+     */
+    public function alone(): array
+    {
+        $alone = fn (): array => $this->bank->alone(array_keys($this->topics()));
+
+        return $this->alone ??= array_filter(
+            // Of everything, all passes.
+            $this->filters->isEmpty() && $this->heldBack === []
+                ? $alone()
+                : array_map($this->passing()->among(...), $alone()),
+        );
+    }
+
+    /**
+     * Cases, passage sets and series of which at least one question passes.
+     *
+     * @return array<int, array{int, int, non-empty-list<int>, array<int, int>}> unit id => topic it is filed under,
+     *   size, questions that pass, and topic of each of its questions
+     */
+    public function together(): array
+    {
+        if ($this->together === null) {
+            $this->together = [];
+            foreach ($this->bank->units() as $unit => $topics) {
+                $passing = $this->passing()->among(array_keys($topics));
+                if ($passing !== []) {
+                    $this->together[$unit] = [$topics[$passing[0]], count($topics), $passing, $topics];
+                }
+            }
+        }
+
+        return $this->together;
     }
 }

@@ -6,7 +6,6 @@ namespace App\Result;
 
 use Uplandia\Core\Result\Group;
 use Uplandia\Core\Result\Status;
-use Uplandia\Core\Shown;
 
 /** What a topic, subtopic or section came to, and where it stands against the cut. */
 final readonly class GroupView
@@ -17,7 +16,6 @@ final readonly class GroupView
      * @param  float  $low  Of the share, 8 times in 10.
      * @param  float  $high  Of the share, 8 times in 10.
      * @param  bool  $thin  Too few questions are settled to call it above or below.
-     * @param  string  $penalties  Marks that wrong answers took away.
      * @param  list<int>  $questions  Their positions.
      * @param  list<self>  $parts
      */
@@ -30,7 +28,6 @@ final readonly class GroupView
         public float $low,
         public float $high,
         public bool $thin,
-        public string $penalties,
         public array $questions,
         public array $parts,
     ) {
@@ -54,7 +51,6 @@ final readonly class GroupView
             low: $group->against->bounds->low,
             high: $group->against->bounds->high,
             thin: $group->against->isThin($group->totals),
-            penalties: Shown::decimal($group->totals->penalties),
             questions: $group->positions,
             parts: $parts,
         );

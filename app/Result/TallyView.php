@@ -12,6 +12,9 @@ final readonly class TallyView
 {
     /**
      * @param  int  $notReached  Never on screen; blank in the marks.
+     * @param  string  $marks  What was earned less what was taken off.
+     * @param  string  $earned  Before anything was taken off.
+     * @param  string  $takenOff  By wrong answers; "0": nothing.
      * @param  int|null  $meanMs  On screen, of those that were answered.
      */
     public function __construct(
@@ -24,6 +27,8 @@ final readonly class TallyView
         public int $notReached,
         public int $pending,
         public string $marks,
+        public string $earned,
+        public string $takenOff,
         public string $possible,
         public ?string $shareOfAll,
         public ?string $shareOfAnswered,
@@ -52,6 +57,8 @@ final readonly class TallyView
             notReached: $totals->notReached,
             pending: $totals->pending,
             marks: Shown::decimal($totals->marks),
+            earned: Shown::decimal($totals->marks->plus($totals->penalties)),
+            takenOff: Shown::decimal($totals->penalties),
             possible: Shown::decimal($totals->possible),
             shareOfAll: $all === null ? null : Shown::percent($all),
             shareOfAnswered: $answered === null ? null : Shown::percent($answered),

@@ -78,7 +78,7 @@ final readonly class QuickStarts
             most: $most,
             otherwise: match ($start) {
                 QuickStart::Due => 'Nothing is due to revisit just now.',
-                QuickStart::Missed => 'Nothing went wrong last time, or it is in a test whose clock still runs.',
+                QuickStart::Missed => 'Nothing went wrong last time, or it is in a timed test that is not handed in.',
                 QuickStart::Ten => 'There are no questions to ask just now.',
             },
         );

@@ -88,6 +88,12 @@ final readonly class Filters
         return $used instanceof $filter ? $used : null;
     }
 
+    /** Whether all questions pass. */
+    public function isEmpty(): bool
+    {
+        return $this->used === [];
+    }
+
     /** @return list<string>|null codes of topics or subtopics; null: all */
     public function topics(): ?array
     {

@@ -2425,8 +2425,6 @@ export interface components {
             high: number;
             /** @description Too few questions are settled to call it above or below. */
             thin: boolean;
-            /** @description Marks that wrong answers took away. */
-            penalties: string;
             /** @description Their positions. */
             questions: number[];
             parts: components["schemas"]["Group"][];
@@ -3657,7 +3655,12 @@ export interface components {
             /** @description Never on screen; blank in the marks. */
             notReached: number;
             pending: number;
+            /** @description What was earned less what was taken off. */
             marks: string;
+            /** @description Before anything was taken off. */
+            earned: string;
+            /** @description By wrong answers; "0": nothing. */
+            takenOff: string;
             possible: string;
             shareOfAll: string | null;
             shareOfAnswered: string | null;

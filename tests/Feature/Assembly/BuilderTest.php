@@ -127,7 +127,7 @@ final class BuilderTest extends TestCase
         $this->open($timed);
         self::assertSame($all - 6, $count([])['available']);
         self::assertSame(
-            '6 questions are left out: they are in a test of yours whose clock still runs'
+            '6 questions are left out: they are in a timed test of yours that is not handed in'
                 .' (or that you deleted in the last ten minutes).',
             $count([])['leftOut'],
         );

@@ -134,7 +134,7 @@ final class ResultTest extends TestCase
             ),
         ];
         $told = fn (array $group): array => [
-            $group['questions'], (float) $group['tally']['marks'], (float) $group['penalties'],
+            $group['questions'], (float) $group['tally']['marks'], (float) $group['tally']['takenOff'],
         ];
 
         self::assertSame(['topic', 'difficulty', 'tag:skill'], array_column($breakdowns, 'by'));

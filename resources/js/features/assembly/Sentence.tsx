@@ -86,7 +86,7 @@ function Name({ build }: { build: Building }) {
       </button>
       {build.kept ? (
         <span role="status" className="ml-3">
-          Kept. You find it under <Link to="/">Today</Link>.
+          Kept. You find it under <Link to="/tests">Tests</Link>.
         </span>
       ) : (
         <button

@@ -198,7 +198,7 @@ function History({ exam, question }: { exam: string; question: number }) {
         </p>
       )}
       <p className="text-sm text-base-content/75">
-        {recall === null ? 'Nothing of it is marked yet.' : `Still known with ${percent(recall)}.`}{' '}
+        {recall === null ? 'You did not know it the last time.' : `Still known with ${percent(recall)}.`}{' '}
         {due ? `It comes back on ${plainDate(due)}.` : recall !== null && 'It does not come back.'}
       </p>
     </>

@@ -105,7 +105,8 @@ function Row(props: { group: Group; by: string; cut: number; sitting: string; su
         <div id={id} className="mb-2 border-l-2 border-base-300 pl-3">
           <p className="py-1 text-sm">
             {signed(group.tally.marks)} of {group.tally.possible} marks
-            {group.penalties !== '0' && `, ${group.penalties} of them taken away by wrong answers`}
+            {group.tally.takenOff !== '0' &&
+              ` (${group.tally.earned} earned, ${group.tally.takenOff} taken off by wrong answers)`}
             {group.tally.meanMs !== null && `; ${duration(group.tally.meanMs)} a question`}
             {!group.thin && `; likely between ${percent(group.low)} and ${percent(group.high)}`}
             {group.thin && `; on only ${count(group.tally.questions, 'question')}`}
@@ -209,7 +210,7 @@ function Figures({ groups, by }: { groups: Group[]; by: string }) {
           <td className="whitespace-nowrap">
             {percent(group.low)} to {percent(group.high)}
           </td>
-          <td>{group.penalties}</td>
+          <td>{group.tally.takenOff}</td>
           <td>{group.tally.leftBlank + group.tally.notReached}</td>
           <td className="whitespace-nowrap">{group.tally.meanMs === null ? '–' : duration(group.tally.meanMs)}</td>
           <td>{group.status}</td>

@@ -53,14 +53,19 @@ export function FootingFields({ result }: { result: View<'Result'> }) {
 
 function Fields({ result: { questions, sitting } }: { result: View<'Result'> }) {
   const leaning = questions.filter(({ sureness, rapid }) => sureness === 'leaning' && !rapid);
+  const rapid = questions.filter((line) => line.rapid && line.sureness !== null).length;
   const right = leaning.filter(({ outcome }) => outcome === 'right').length;
   return (
     <Figure
       title="Sureness against outcome"
-      evidence={
+      evidence={[
         leaning.length > 0 &&
-        `Leaning, which stands between: ${right} right, ${leaning.length - right} not. Partly right answers stand in no field.`
-      }
+          `Leaning, which stands between: ${right} right, ${leaning.length - right} not. Partly right answers stand in no field.`,
+        rapid > 0 &&
+          `Left out, here and above: ${count(rapid, 'answer')} that came faster than the question can be read.`,
+      ]
+        .filter(Boolean)
+        .join(' ')}
     >
       <div className="grid grid-cols-2 gap-px bg-base-300">
         {FIELDS.map(([footing, name, meaning]) => {

@@ -136,6 +136,11 @@ function Marks({ result }: { result: View<'Result'> }) {
         )}
         {shares(result)}
       </p>
+      {tally.takenOff !== '0' && (
+        <p>
+          {tally.earned} earned, {tally.takenOff} taken off by wrong answers.
+        </p>
+      )}
       <p className="text-base-content/75">
         {duration(result.activeMs)}
         {result.limitMs !== null && ` of ${duration(result.limitMs)}`}

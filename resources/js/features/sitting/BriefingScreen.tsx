@@ -200,7 +200,12 @@ export function Component() {
                 Then the clock of {duration(data.limitMs - data.readingMs)} starts by itself, or sooner if you say so.
               </li>
             )}
-            <li>Every answer is saved as you make it. You can stop and come back.</li>
+            <li>
+              Every answer is saved as you make it.{' '}
+              {data.limitMs === null || data.pausable
+                ? 'You can stop and come back.'
+                : 'If you leave, the clock goes on; you can come back while it runs.'}
+            </li>
           </ul>
         </div>
       </div>

@@ -20,6 +20,7 @@ export function QuestionCard({
   asksSureness,
   reading,
   tutor,
+  packed = false,
 }: {
   question: View<'Question'>;
   state: QuestionState;
@@ -29,6 +30,8 @@ export function QuestionCard({
   reading: boolean;
   /** Whether one may ask if it is right, and answer again. */
   tutor: boolean;
+  /** Its reasons were taken along, and stand below. */
+  packed?: boolean;
 }) {
   const id = useId();
   const { position, stem, body } = question;
@@ -41,7 +44,9 @@ export function QuestionCard({
       {state.locked && !reading && (
         <p className="border-l-4 border-accent pl-3" role={state.checked ? 'status' : undefined}>
           {state.checked
-            ? 'Checked: your answer stands. The reasons follow as soon as the server is reached.'
+            ? packed
+              ? 'Checked: your answer stands. Whether it counts as right is said as soon as the server is reached.'
+              : 'Checked: your answer stands. The reasons follow as soon as the server is reached.'
             : 'Your answer to this question stands.'}
         </p>
       )}

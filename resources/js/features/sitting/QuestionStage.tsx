@@ -144,6 +144,7 @@ const ToAnswer = memo(
           asksSureness={asksSureness}
           reading={reading}
           tutor={tutor}
+          packed={terms.packed}
         />
         {state.checked && terms.packed && response && (
           <Suspense fallback={<Loading what="Fetching the reasons" />}>
