@@ -114,7 +114,9 @@ function Build({ page }: { page: View<'Builder'> }) {
             byHand={choices.spread === 'by_hand' ? choices.byTopic : null}
             onByHand={(code, text) => change({ byTopic: { ...choices.byTopic, [code]: text } })}
           />
-          <p className="text-sm text-base-content/75">Each question is counted where it belongs; cases and sets are drawn whole.</p>
+          <p className="text-sm text-base-content/75">
+            Each question is counted where it belongs; cases and sets are drawn whole.
+          </p>
         </section>
         <div className="grid gap-5">
           <Which build={build} />
