@@ -52,12 +52,10 @@ final readonly class MetQuestion
             : Moment::date($examDay === null ? $this->dueDay : min($this->dueDay, $examDay - 1));
     }
 
-    /** The chance that it is still known, 0 to 1; null: it was not known the last time, or nothing is marked yet. */
+    /** The chance that it is still known, 0 to 1; null: it was left blank the last time, or nothing is marked yet. */
     public function recall(int $today): ?float
     {
-        $wasKnown = $this->outcome === Outcome::Right || $this->outcome === Outcome::Partly;
-
-        return ! $wasKnown || $this->stability === null || $this->rememberedDay === null
+        return $this->outcome === Outcome::LeftBlank || $this->stability === null || $this->rememberedDay === null
             ? null
             // Of how difficult it is to remember the chance knows nothing.
             : Scheduler::recall(new Memory($this->stability, 1.0), $today - $this->rememberedDay);

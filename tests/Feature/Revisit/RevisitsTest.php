@@ -116,6 +116,15 @@ final class RevisitsTest extends TestCase
         self::assertSame(0, Artisan::call('recount'));
     }
 
+    public function test_of_what_was_left_blank_nobody_says_that_it_is_still_known(): void
+    {
+        $this->sit('bm', ['mode' => 'untimed']);
+        $this->travel(1)->days();
+        $recall = array_column($this->revisits()->assertJsonPath('due', 2)->json('revisits'), 'recall', 'outcome');
+        self::assertNull($recall['left_blank']);
+        self::assertGreaterThan(0.5, $recall['missed']);
+    }
+
     public function test_whoever_is_sure_and_quick_waits_longer(): void
     {
         $this->sit('r', ['mode' => 'untimed'], 20);

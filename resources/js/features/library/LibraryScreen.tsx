@@ -198,7 +198,11 @@ function History({ exam, question }: { exam: string; question: number }) {
         </p>
       )}
       <p className="text-sm text-base-content/75">
-        {recall === null ? 'You did not know it the last time.' : `Still known with ${percent(recall)}.`}{' '}
+        {recall !== null
+          ? `Still known with ${percent(recall)}.`
+          : encounters[0]?.outcome === 'left_blank'
+            ? 'You left it blank the last time.'
+            : 'Nothing of it is marked yet.'}{' '}
         {due ? `It comes back on ${plainDate(due)}.` : recall !== null && 'It does not come back.'}
       </p>
     </>
