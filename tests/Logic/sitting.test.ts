@@ -322,6 +322,37 @@ test('one goes on with the letter that knows of it, whatever was under way or fa
   expect(sent.at(-1)).toBe('shown');
 });
 
+test('what waits when one goes on is given again in order, and a page out of sight shows no question', async () => {
+  const { store, server } = await openStore([]);
+  await store.flush();
+  store.answer(0, { choice: 'a' });
+  store.answer(1, { choice: 'b' });
+  store.answer(1, { choice: 'c' });
+  store.answer(2, { choice: 'a' });
+  const record = server.record.bind(server);
+  server.record = async (letter) => {
+    const told = await record(letter);
+    const ids = letter.events.filter(({ kind }) => kind === 'answered').map(({ id }) => id);
+    return { ...told, status: 'paused', refused: Object.fromEntries(ids.map((id) => [id, 'The sitting was paused.'])) };
+  };
+  await store.flush();
+  server.record = record;
+  const before = server.sent('record').flat().length;
+  store.hide(true);
+  await store.resume();
+  await store.flush();
+  const again = server.sent('record').flat().slice(before);
+  expect(kinds(again)).toEqual(['resumed', 'answered', 'answered', 'answered']);
+  expect(again.map(({ position, value }) => [position, value]).slice(1)).toEqual([
+    [0, { choice: 'a' }],
+    [1, { choice: 'c' }],
+    [2, { choice: 'a' }],
+  ]);
+  store.hide(false);
+  await store.flush();
+  expect(kinds(server.sent('record').flat()).at(-1)).toBe('shown');
+});
+
 test('whoever asks for the answer cannot change theirs, connection or not', async () => {
   const { store, time } = await openStore(['down']);
   store.answer(0, { choice: 'a' });

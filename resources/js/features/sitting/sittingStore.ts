@@ -68,6 +68,8 @@ export class SittingStore {
   private heldOver: SittingEvent[] = [];
   /** A pause or a break is over by the candidate's word, and the server has not said so yet. */
   private goingOn = false;
+  /** The page is out of sight, so no question is on screen. */
+  private hidden = false;
 
   constructor(
     sitting: string,
@@ -278,6 +280,7 @@ export class SittingStore {
 
   /** The page is out of sight, or in sight again: no question is on screen meanwhile, though the clock goes on. */
   hide(hidden: boolean): void {
+    this.hidden = hidden;
     const { status, link, current } = this.snapshot;
     const goesOn = status === 'active' || status === 'reading';
     if (this.gone || !goesOn || !['saved', 'saving', 'away'].includes(link.kind)) return;
@@ -350,7 +353,8 @@ export class SittingStore {
     const heldOver = this.heldOver;
     this.heldOver = [];
     for (const { kind: done, position = null, value } of heldOver) this.act(done, position, value);
-    this.show(current);
+    // Out of sight it comes on screen when the page does.
+    if (!this.hidden) this.show(current);
   }
 
   private holdOver(answers: SittingEvent[]): void {
