@@ -129,17 +129,10 @@ final readonly class Bank
      */
     public function pools(Selection $selection, array $asked = []): array
     {
-        $now = array_fill_keys($asked, self::NOW);
-        $seen = $now + $selection->bank->seen();
+        $seen = array_fill_keys($asked, self::NOW) + $selection->bank->seen();
         $pools = array_map(fn (array $ids): Pool => Pool::alone($ids, $seen), $selection->alone());
-        foreach ($selection->together() as $unit => [$topic, $size, $passing, $whole]) {
-            $latest = null;
-            foreach ($passing as $id) {
-                $latest = max($latest, $seen[$id] ?? null);
-            }
-            // Of a unit that is being asked now all counts, of any other what passes.
-            $isAsked = $asked !== [] && array_intersect_key($now, $whole) !== [];
-            ($pools[$topic] ??= new Pool())->add(-$unit, $size, $isAsked ? self::NOW : $latest);
+        foreach ($this->units($selection, $seen) as $unit => [$topic, $size, $moment]) {
+            ($pools[$topic] ??= new Pool())->add(-$unit, $size, $moment);
         }
 
         return $pools;
@@ -194,14 +187,27 @@ final readonly class Bank
     }
 
     /**
-     * @param  list<int>  $questions
-     * @return array<int, int> units that they belong to, as keys
+     * Cases, passage sets and series of which at least one question passes.
+     *
+     * @param  array<int, int|null>  $seen  question id => Unix seconds when it was last seen
+     * @return array<int, array{int, int, int|null}> unit id, ascending => topic it is filed under, size, and when any
+     *   of it that passes was last seen; what is asked now counts whether it passes or not
      */
-    public function unitsOf(array $questions): array
+    public function units(Selection $selection, array $seen): array
     {
-        return array_flip(Columns::first(
-            DB::table('questions')->whereIntegerInRaw('id', $questions)->whereNotNull('unit_id')->select('unit_id'),
-        ));
+        $units = [];
+        foreach ($selection->together() as $unit => [$topic, $size, $passing, $whole]) {
+            $latest = null;
+            foreach (array_keys($whole) as $id) {
+                $moment = $seen[$id] ?? null;
+                if ($moment !== null && ($moment === self::NOW || in_array($id, $passing, true))) {
+                    $latest = max($latest, $moment);
+                }
+            }
+            $units[$unit] = [$topic, $size, $latest];
+        }
+
+        return $units;
     }
 
     /**

@@ -41,13 +41,12 @@ final class OwnBank implements BankSets
 
     public function live(): QuestionSet
     {
-        return $this->live ??=
-            $this->sets->values($this->exam(), QuestionSets::LIVE, [''])[''] ?? QuestionSet::none();
+        return $this->live ??= $this->sets->anyOf($this->exam(), QuestionSets::LIVE, ['']);
     }
 
     public function having(string $family, array $values): QuestionSet
     {
-        return QuestionSet::any($this->sets->values($this->exam(), $family, $values));
+        return $this->sets->anyOf($this->exam(), $family, $values);
     }
 
     /** @throws Refusal for a topic that the exam does not have */
@@ -55,11 +54,7 @@ final class OwnBank implements BankSets
     {
         $topics = array_merge([], ...$this->candidacy->syllabus()->chosen($codes));
 
-        return QuestionSet::any($this->sets->values(
-            $this->exam(),
-            QuestionSets::TOPIC,
-            array_map(strval(...), $topics),
-        ));
+        return $this->sets->anyOf($this->exam(), QuestionSets::TOPIC, array_map(strval(...), $topics));
     }
 
     public function inAnyOf(array $pools): QuestionSet

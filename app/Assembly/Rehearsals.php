@@ -6,7 +6,6 @@ namespace App\Assembly;
 
 use App\Http\Refusal;
 use App\Question\Candidacy;
-use App\Question\OwnStandings;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
 use Illuminate\Support\Facades\DB;
@@ -136,26 +135,23 @@ final readonly class Rehearsals
      */
     private function units(Candidacy $candidacy, Section $section, Seed $seed, array &$lacks): array
     {
-        $rows = OwnStandings::beside(DB::table('units')
-            ->join('questions', 'questions.unit_id', '=', 'units.id'), $candidacy->user->id)
-            ->where('units.exam_id', $candidacy->exam->id)
-            ->whereIn('units.kind', array_keys($section->units))
-            ->whereNull('questions.retired_at')
-            ->groupBy('units.id', 'units.kind')
-            ->orderBy('units.id')
-            ->select(['units.id', 'units.kind'])
-            ->selectRaw('count(*) as size, max(standings.seen_ms) / 1000 as seen')
-            ->get();
-        $asked = $this->running->heldBack($candidacy->user);
-        $now = $asked === [] ? [] : $this->bank->unitsOf($asked);
+        $kinds = DB::table('units')
+            ->where('exam_id', $candidacy->exam->id)
+            ->whereIn('kind', array_keys($section->units))
+            ->pluck('kind', 'id');
+        $selection = $this->bank->selection($candidacy, new Filters());
+        $asked = array_fill_keys($this->running->heldBack($candidacy->user), Bank::NOW);
         $ids = $sizes = $seen = [];
-        foreach ($rows as $row) {
-            $sort = (string) $row->kind;
-            if ($row->seen !== null || isset($now[(int) $row->id])) {
-                $seen[$sort][count($ids[$sort] ?? [])] = isset($now[(int) $row->id]) ? Bank::NOW : (int) $row->seen;
+        foreach ($this->bank->units($selection, $asked + $selection->bank->seen()) as $unit => [, $size, $moment]) {
+            $kind = $kinds[$unit] ?? null;
+            if ($kind === null) {
+                continue;
             }
-            $ids[$sort][] = (int) $row->id;
-            $sizes[$sort][] = (int) $row->size;
+            if ($moment !== null) {
+                $seen[$kind][count($ids[$kind] ?? [])] = $moment;
+            }
+            $ids[$kind][] = $unit;
+            $sizes[$kind][] = $size;
         }
         $places = (new SectionDraw($section, $seed->stream("draw:{$section->code}")))->units($sizes, $seen);
         if ($places === null) {

@@ -31,7 +31,6 @@ use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Assembly\Spread;
 use Uplandia\Core\Chance;
-use Uplandia\Core\Cohort\Responder;
 use Uplandia\Core\Cohort\SimulatedItem;
 use Uplandia\Core\Cohort\SimulatedPerson;
 use Uplandia\Core\Cohort\Simulator;
@@ -319,7 +318,6 @@ final class DemoCohort
      */
     private function events(array $test, SimulatedPerson $person, Simulator $simulator, int $now): array
     {
-        $responder = new Responder($simulator->chance);
         $written = [];
         $events = [new Event(id: 'c0', seq: 1, kind: EventKind::Started, at: $now)];
         $add = function (EventKind $kind, ?int $position, array|string|null $value = null) use (
@@ -352,10 +350,10 @@ final class DemoCohort
                 continue;
             }
             $slips = array_column((array) ($item->version->withheld['slips'] ?? []), 'value');
-            $add(EventKind::Answered, $answer->item, $responder->respond($answer, $item->question, $slips));
+            $add(EventKind::Answered, $answer->item, $answer->response($item->question, $simulator->chance, $slips));
             $add(EventKind::Sureness, $answer->item, $answer->sureness->value);
             if ($item->question instanceof Written && $simulator->chance->happens(self::MARKS_OWN)) {
-                $written[$answer->item] = $responder->rubricMarks($item->question, $answer->right);
+                $written[$answer->item] = $item->question->rubricMarks($answer->right, $simulator->chance);
             }
         }
         $add(EventKind::HandedIn, null);

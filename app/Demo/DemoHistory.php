@@ -32,7 +32,6 @@ use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Pool;
 use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Assembly\Spread;
-use Uplandia\Core\Cohort\Responder;
 use Uplandia\Core\Cohort\SimulatedAnswer;
 use Uplandia\Core\Cohort\SimulatedItem;
 use Uplandia\Core\Cohort\SimulatedPerson;
@@ -268,7 +267,6 @@ final readonly class DemoHistory
     {
         $now = $this->repository->now();
         $deadline = $sitting->deadline_ms ?? PHP_INT_MAX;
-        $responder = new Responder($run->simulator->chance);
         $events = $written = [];
         $add = function (
             EventKind $kind,
@@ -289,12 +287,12 @@ final readonly class DemoHistory
                 $add(EventKind::Shown, $now, $position);
                 break;
             }
-            foreach ($this->steps(answer: $answer, item: $item, responder: $responder, run: $run) as [$kind, $value]) {
+            foreach ($this->steps($answer, $item, $run) as [$kind, $value]) {
                 $now += $kind === EventKind::Answered ? $takes : 0;
                 $add($kind, $now, $position, $value);
             }
             if ($item->question instanceof Written) {
-                $written[$position] = $responder->rubricMarks($item->question, $answer->right);
+                $written[$position] = $item->question->rubricMarks($answer->right, $run->simulator->chance);
             }
             if ($mode === Mode::Tutor) {
                 $add(EventKind::Checked, $now, $position);
@@ -306,13 +304,13 @@ final readonly class DemoHistory
     }
 
     /** @return list<array{EventKind, array<mixed>|string|bool|null}> */
-    private function steps(SimulatedAnswer $answer, TestItem $item, Responder $responder, DemoRun $run): array
+    private function steps(SimulatedAnswer $answer, TestItem $item, DemoRun $run): array
     {
         $flags = $answer->sureness === Sureness::Guess && $run->simulator->chance->happens(0.4);
 
         return [
             [EventKind::Shown, null],
-            [EventKind::Answered, $responder->respond($answer, $item->question)],
+            [EventKind::Answered, $answer->response($item->question, $run->simulator->chance)],
             ...$answer->struck === [] ? [] : [[EventKind::Struck, $answer->struck]],
             [EventKind::Sureness, $answer->sureness->value],
             ...$flags ? [[EventKind::Flagged, true]] : [],

@@ -73,19 +73,15 @@ final class QuestionSets
     }
 
     /**
+     * What has any of some values of a family.
+     *
      * @param  list<string>  $values
-     * @return array<string, QuestionSet> by value, those that any question has
      */
-    public function values(int $exam, string $family, array $values): array
+    public function anyOf(int $exam, string $family, array $values): QuestionSet
     {
-        if ($family === TagFilter::READS) {
-            return array_filter(array_map(
-                fn (string $section): QuestionSet => $this->reading($exam, $section),
-                array_combine($values, $values),
-            ), fn (QuestionSet $set): bool => $set->count() > 0);
-        }
-
-        return array_map(QuestionSet::fromText(...), $this->texts($exam, $family, $values));
+        return $family === TagFilter::READS
+            ? $this->reading($exam, $values)
+            : QuestionSet::anyOf(array_values($this->texts($exam, $family, $values)));
     }
 
     /**
@@ -124,13 +120,17 @@ final class QuestionSets
         return $texts;
     }
 
-    /** Sections of the handbook are many, and nobody counts them together: they are looked up. */
-    private function reading(int $exam, string $section): QuestionSet
+    /**
+     * Sections of the handbook are many, and nobody counts them together: they are looked up.
+     *
+     * @param  list<string>  $sections
+     */
+    private function reading(int $exam, array $sections): QuestionSet
     {
         return QuestionSet::of(Columns::first(
             DB::table('question_tags')
                 ->where('family', TagFilter::READS)
-                ->where('value', $section)
+                ->whereIn('value', $sections)
                 ->join('questions', 'questions.id', '=', 'question_tags.question_id')
                 ->where('questions.exam_id', $exam)
                 ->whereNull('questions.retired_at')

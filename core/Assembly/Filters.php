@@ -103,13 +103,7 @@ final readonly class Filters
     /** @return list<Pool> none: all */
     public function pools(): array
     {
-        return $this->get(PoolFilter::class)->pools ?? [];
-    }
-
-    /** The same with others in place of those of their class. */
-    public function with(Filter ...$filters): self
-    {
-        return new self(...array_values($this->used), ...array_values($filters));
+        return $this->get(PoolFilter::class)->values ?? [];
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Uplandia\Core\Cohort;
 
+use Uplandia\Core\Chance;
+use Uplandia\Core\Question\Question;
 use Uplandia\Core\Sitting\Sureness;
 
 /** What a simulated person did with one question. */
@@ -21,5 +23,20 @@ final readonly class SimulatedAnswer
         public Sureness $sureness,
         public array $struck,
     ) {
+    }
+
+    /**
+     * What it looks like on the page: a response that can be marked.
+     *
+     * @param  list<string>  $slips  wrong numbers that people come to, for numbers
+     * @return array<string, mixed>
+     */
+    public function response(Question $question, Chance $chance, array $slips = []): array
+    {
+        return match (true) {
+            $this->option !== null => ['choice' => $this->option],
+            $this->right => $question->right($chance),
+            default => $question->wrong($chance, $slips),
+        };
     }
 }

@@ -45,9 +45,29 @@ final readonly class QuestionSet
     /** @param  string  $text  as `text` gave it */
     public static function fromText(string $text): self
     {
-        [$from, $bytes] = self::parts($text);
+        return self::anyOf([$text]);
+    }
 
-        return $from === null ? self::of(self::unpacked($bytes)) : new self($from, $bytes);
+    /**
+     * What is in any of some sets.
+     *
+     * @param  list<string>  $texts  as `text` gave them
+     */
+    public static function anyOf(array $texts): self
+    {
+        $any = self::none();
+        $listed = [];
+        foreach ($texts as $text) {
+            [$from, $bytes] = self::parts($text);
+            if ($from === null) {
+                // Bits are made of all lists at once: each alone would cost as much as the bank is long.
+                $listed[] = self::unpacked($bytes);
+            } else {
+                $any = $any->or(new self($from, $bytes));
+            }
+        }
+
+        return $any->or(self::of(array_merge([], ...$listed)));
     }
 
     /**

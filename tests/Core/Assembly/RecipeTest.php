@@ -54,8 +54,8 @@ final class RecipeTest extends TestCase
             [[Pool::Missed, Pool::Due], [Difficulty::Hard], [Kind::Number, Kind::Picture]],
             [
                 $recipe->filters->pools(),
-                $recipe->filters->get(DifficultyFilter::class)?->difficulties,
-                $recipe->filters->get(KindFilter::class)?->kinds,
+                $recipe->filters->get(DifficultyFilter::class)?->values,
+                $recipe->filters->get(KindFilter::class)?->values,
             ],
         );
     }

@@ -6,7 +6,6 @@ namespace Tests\Core\Question;
 
 use PHPUnit\Framework\TestCase;
 use Uplandia\Core\Chance;
-use Uplandia\Core\Cohort\Responder;
 use Uplandia\Core\Cohort\SimulatedAnswer;
 use Uplandia\Core\Cohort\Simulator;
 use Uplandia\Core\Marking\Credit;
@@ -31,7 +30,7 @@ final class NewKindTest extends TestCase
         self::assertSame(['word' => Verdict::Missing], $question->verdicts(['text' => ' ']));
         self::assertSame(['word' => Verdict::Wrong], $question->verdicts(['text' => 'south']));
         self::assertSame(0.5, $question->luck());
-        $responder = new Responder((new Simulator('echo'))->chance);
+        $chance = (new Simulator('echo'))->chance;
         foreach ([[true, Outcome::Right], [false, Outcome::Missed]] as [$right, $outcome]) {
             $answer = new SimulatedAnswer(
                 item: 0,
@@ -41,7 +40,7 @@ final class NewKindTest extends TestCase
                 sureness: Sureness::Sure,
                 struck: [],
             );
-            self::assertSame($outcome, $question->mark($responder->respond($answer, $question))->outcome);
+            self::assertSame($outcome, $question->mark($answer->response($question, $chance))->outcome);
         }
     }
 

@@ -32,6 +32,14 @@ final class QuestionSetTest extends TestCase
             self::assertSame(self::ids($one), QuestionSet::fromText($a->text())->ids());
             self::assertSame(self::ids($one), QuestionSet::idsIn($a->text()));
             self::assertSame(self::ids([...$one, ...$other]), QuestionSet::any([$a, QuestionSet::none(), $b])->ids());
+            self::assertSame(
+                self::ids([...$one, ...$other]),
+                QuestionSet::anyOf([$a->text(), QuestionSet::none()->text(), $b->text()])->ids(),
+            );
+            self::assertSame(
+                array_values(array_intersect([...$other, -1, PHP_INT_MAX], $one)),
+                $a->among([...$other, -1, PHP_INT_MAX]),
+            );
         }
     }
 

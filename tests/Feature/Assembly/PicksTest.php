@@ -9,6 +9,8 @@ use App\Sitting\Sitting;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Feature\TestCase;
+use Uplandia\Core\Question\Difficulty;
+use Uplandia\Core\Question\Kind;
 
 final class PicksTest extends TestCase
 {
@@ -82,6 +84,65 @@ final class PicksTest extends TestCase
             if ($told->json('page') === $page) {
                 array_push($listed, ...$told->json('questions.*.id'));
             }
+        }
+        self::assertSame($expected, $listed);
+    }
+
+    /** By whatever they are sorted, pages are those of one long list, and what is alike stands in its own order. */
+    #[TestWith(['stem', false])]
+    #[TestWith(['stem', true])]
+    #[TestWith(['kind', false])]
+    #[TestWith(['kind', true])]
+    #[TestWith(['difficulty', true])]
+    #[TestWith(['outcome', false])]
+    public function test_pages_by_any_column_are_those_of_one_long_list(string $order, bool $down): void
+    {
+        $question = (array) DB::table('questions')->first();
+        $version = (array) DB::table('question_versions')->where('id', $question['version_id'])->first();
+        $kinds = array_column(Kind::cases(), 'value');
+        $difficulties = array_column(Difficulty::cases(), 'value');
+        // As one gets on with a question; null: it is new.
+        $outcomes = [null, 'left_blank', 'missed', 'partly', 'pending', 'right'];
+        $ranks = [];
+        for ($i = 0; $i < 70; $i++) {
+            $id = 1000 + $i;
+            $stem = 'Stem '.['m', 'b', 'x', 'a', 'k'][$i * 3 % 5];
+            DB::table('questions')->insert([
+                'id' => $id, 'code' => "copy-{$i}", 'kind' => $kinds[$i * 7 % 11],
+                'difficulty' => $difficulties[$i * 2 % 3], 'retired_at' => $i % 9 === 4 ? now() : null,
+            ] + $question);
+            DB::table('question_versions')->insert(
+                ['id' => $id, 'question_id' => $id, 'shown' => json_encode(['stem' => $stem])] + $version,
+            );
+            DB::table('questions')->where('id', $id)->update(['version_id' => $id]);
+            if ($outcomes[$i * 5 % 6] !== null) {
+                DB::table('standings')->insert([
+                    'user_id' => auth()->id(), 'question_id' => $id, 'exam_id' => $this->exam()->id,
+                    'topic_id' => $question['topic_id'], 'outcome' => $outcomes[$i * 5 % 6],
+                ]);
+            }
+            $ranks[$id] = $i % 9 === 4 ? null : match ($order) {
+                'stem' => $stem,
+                'kind' => $i * 7 % 11,
+                'difficulty' => $i * 2 % 3,
+                'outcome' => $i * 5 % 6,
+            };
+        }
+        DB::table('questions')->where('id', '<', 1000)->update(['retired_at' => now()]);
+        app(Tallies::class)->renew($this->exam()->id);
+        $only = range(1000, 1064);
+        $ranks = array_intersect_key(
+            array_filter($ranks, fn (int|string|null $rank): bool => $rank !== null),
+            array_flip($only),
+        );
+        $expected = array_keys($ranks);
+        usort($expected, fn (int $a, int $b): int => ($down ? $ranks[$b] <=> $ranks[$a] : $ranks[$a] <=> $ranks[$b])
+            ?: $a <=> $b);
+        $listed = [];
+        for ($page = 1; $page <= 3; $page++) {
+            array_push($listed, ...$this->postJson(self::PATH, [
+                'choices' => ['pools' => [], 'only' => $only], 'order' => $order, 'down' => $down, 'page' => $page,
+            ])->assertOk()->assertJsonPath('total', count($expected))->json('questions.*.id'));
         }
         self::assertSame($expected, $listed);
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Cohort;
+namespace Tests\Core\Question;
 
 use Brick\Math\BigRational;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -12,7 +12,7 @@ use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Question\Kind;
 use Uplandia\Core\Question\Question;
 
-final class ResponderTest extends TestCase
+final class MadeUpAnswersTest extends TestCase
 {
     /** @return iterable<string, array{Question}> */
     public static function questions(): iterable
