@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { begin, beginWith, choose, expectAccessible, of, register, signIn } from './ways';
+import type { View } from '../../resources/js/api/client';
+import { begin, beginWith, choose, expectAccessible, of, register, send, signIn } from './ways';
 
 // What is told of a test whose device was away, of one whose questions another clock still asks, and of what is unsaved.
 
@@ -11,26 +12,13 @@ async function handIn(page: Page): Promise<void> {
 
 const saved = (page: Page) => page.getByText('All saved');
 
-/** As the page does it. */
-async function post(page: Page, path: string, body: object): Promise<unknown> {
-  return page.evaluate(
-    async ([path, body]) => {
-      const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '');
-      const headers = { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token };
-      const answer = await fetch(path, { method: 'POST', headers, body: JSON.stringify(body) });
-      return (await answer.json()) as unknown;
-    },
-    [path, body] as const,
-  );
-}
-
 test('a test whose device was away when time ran out waits for it, and takes what it did in time', async ({
   page,
   browser,
 }) => {
   const address = await register(page, 'Ravi');
   const choices = { topics: ['radio', 'book'], kinds: ['single'], pools: [], count: 1, mode: 'timed', secondsEach: 10 };
-  const { sitting } = (await post(page, '/api/exams/refuge-warden/tests', choices)) as { sitting: string };
+  const { sitting } = await send<{ sitting: string }>(page, 'POST', '/api/exams/refuge-warden/tests', choices);
   await page.goto(`/sit/${sitting}`);
   await expect(saved(page)).toBeVisible();
   await page.context().setOffline(true);

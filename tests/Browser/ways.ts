@@ -19,7 +19,7 @@ export async function signInAs(page: Page, name: string): Promise<void> {
 }
 
 /** Asks the server for something as the page would. */
-async function send<T>(page: Page, method: 'POST' | 'DELETE', path: string, data: object = {}): Promise<T> {
+export async function send<T>(page: Page, method: 'POST' | 'DELETE', path: string, data: object = {}): Promise<T> {
   const cookie = (await page.context().cookies()).find(({ name }) => name === 'XSRF-TOKEN');
   const headers = { 'X-XSRF-TOKEN': decodeURIComponent(cookie?.value ?? ''), Accept: 'application/json' };
   const answer = await page.request.fetch(path, { method, headers, data });
