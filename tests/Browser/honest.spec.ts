@@ -18,7 +18,7 @@ test('a test whose device was away when time ran out waits for it, and takes wha
 }) => {
   const address = await register(page, 'Ravi');
   const choices = { topics: ['radio', 'book'], kinds: ['single'], pools: [], count: 1, mode: 'timed', secondsEach: 10 };
-  const { sitting } = await send<{ sitting: string }>(page, 'POST', '/api/exams/refuge-warden/tests', choices);
+  const { sitting } = await send<View<'Built'>>(page, 'POST', '/api/exams/refuge-warden/tests', choices);
   await page.goto(`/sit/${sitting}`);
   await expect(saved(page)).toBeVisible();
   await page.context().setOffline(true);
