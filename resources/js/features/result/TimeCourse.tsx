@@ -37,7 +37,7 @@ export function TimeCourse({ result }: { result: View<'Result'> }) {
         title="Every question over the test’s course"
         evidence={
           known
-            ? 'Shapes: the outcome, at the height of your time. Short lines: the time that half of the others need. Fast and slow are meant for you: two thirds of your usual tempo, or half as long again.'
+            ? 'Shapes: the outcome, at the height of your time. Short lines: the time that half of the others need. Fast and slow are meant for you: under two thirds of what you usually take beside the others, or over one and a half times.'
             : 'Shapes: the outcome, at the height of your time. How long others need is not known of these questions yet.'
         }
       >
