@@ -144,11 +144,12 @@ final readonly class Closing
                 throw Refusal::notHandedIn();
             }
             $events = new SittingEvents($sitting);
-            $this->repository->noteLostContact($sitting, Awake::unknown(), $now);
-            $waited = self::isHeld($sitting);
+            $isHeld = self::isHeld($sitting);
+            $this->repository->noteLostContact($sitting, Awake::unknown(), $now, isAwaited: $isHeld);
             $events->addOwn($events->own(EventKind::HandedIn, $now));
-            $sitting->waited = $waited;
-            $this->settlement->finish($sitting, $this->repository->state($sitting, $now));
+            $state = $this->repository->state($sitting, $now);
+            $sitting->waited = $state->waited;
+            $this->settlement->finish($sitting, $state);
         });
         $sitting->refresh();
     }

@@ -72,13 +72,19 @@ final readonly class SittingRepository
         return $state;
     }
 
-    /** Stores what follows from the time without contact that ends now. */
-    public function noteLostContact(Sitting $sitting, Awake $awake, int $now): void
+    /**
+     * Stores what follows from the time without contact that ends now.
+     *
+     * @param  bool  $isAwaited  whether a device may still bring what it did in time: one that said it left does not
+     */
+    public function noteLostContact(Sitting $sitting, Awake $awake, int $now, bool $isAwaited = true): void
     {
         $events = new SittingEvents($sitting);
         $folding = $events->folding($sitting->terms());
         foreach ($this->lostContact(sitting: $sitting, awake: $awake, now: $now, folding: $folding) as $event) {
-            $events->addOwn($event);
+            if ($isAwaited || $event->kind !== EventKind::Waited) {
+                $events->addOwn($event);
+            }
         }
     }
 

@@ -26,7 +26,7 @@ final readonly class SittingsRecount implements Recounts
             ->where('status', '!=', Stage::NotStarted)
             ->when($email !== null, fn ($query) => $query->whereRelation('user', 'email', $email));
         foreach ($begun->lazyById(200) as $sitting) {
-            $differs = [...$this->countsThatDiffer($sitting), ...$this->snapshotFaults($sitting)];
+            $differs = [...$this->countsThatDiffer($sitting), ...$this->foldFaults($sitting)];
             yield $differs === [] ? null : "Sitting {$sitting->id}: ".implode(', ', $differs).'.';
         }
     }
@@ -64,12 +64,19 @@ final readonly class SittingsRecount implements Recounts
     }
 
     /** @return list<string> */
-    private function snapshotFaults(Sitting $sitting): array
+    private function foldFaults(Sitting $sitting): array
     {
         $now = (int) $sitting->contact_ms;
         $kept = (new SittingEvents($sitting))->folding($sitting->terms())->at($now);
 
+        $whole = self::state($sitting, $now);
         // Compared by value: both are made of readonly values and enums.
-        return $kept == self::state($sitting, $now) ? [] : ['its snapshot is not what its events come to'];
+        $differs = $kept == $whole ? [] : ['its snapshot is not what its events come to'];
+        // By this a sitting counts for its candidate alone.
+        if ($sitting->isHandedIn() && $sitting->waited !== $whole->waited) {
+            $differs[] = 'whether it waited for its device is not what its events say';
+        }
+
+        return $differs;
     }
 }

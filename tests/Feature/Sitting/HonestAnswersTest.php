@@ -212,6 +212,12 @@ final class HonestAnswersTest extends TestCase
         self::assertSame(0, Artisan::call('sittings:close'));
         self::assertSame("Closed: 1.\n", Artisan::output());
         $this->getJson("/api/sittings/{$waiting}/result")->assertOk()->assertJsonPath('waited', true);
+
+        // Both are told by their events alone, so that an archive carries them.
+        self::assertSame(0, Artisan::call('recount'), Artisan::output());
+        DB::table('sittings')->update(['waited' => DB::raw('1 - waited')]);
+        self::assertSame(1, Artisan::call('recount'));
+        self::assertStringContainsString('whether it waited for its device is not', Artisan::output());
     }
 
     public function test_a_clock_that_was_set_back_refuses_nothing(): void
