@@ -95,10 +95,12 @@ Route::prefix('api')->group(function (): void {
         Route::post('exams/{exam}/cards/import', [CardController::class, 'takeIn']);
         Route::get('exams/{exam}/cards/file', [CardController::class, 'file']);
         Route::post('exams/{exam}/cards', [CardController::class, 'store']);
-        Route::put('cards/{card}', [CardController::class, 'change']);
-        Route::put('cards/{card}/state', [CardController::class, 'suspend']);
-        Route::post('cards/{card}/looks', [CardController::class, 'look']);
-        Route::delete('cards/{card}', [CardController::class, 'destroy']);
+        Route::middleware('can:use,card')->group(function (): void {
+            Route::put('cards/{card}', [CardController::class, 'change']);
+            Route::put('cards/{card}/state', [CardController::class, 'suspend']);
+            Route::post('cards/{card}/looks', [CardController::class, 'look']);
+            Route::delete('cards/{card}', [CardController::class, 'destroy']);
+        });
         Route::get('exams/{exam}/progress', [ProgressController::class, 'show']);
         Route::get('exams/{exam}/builder', [BuilderController::class, 'show']);
         Route::get('exams/{exam}/handbook', [HandbookController::class, 'index']);

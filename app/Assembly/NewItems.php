@@ -7,7 +7,7 @@ namespace App\Assembly;
 use App\Http\Refusal;
 use Closure;
 use Illuminate\Support\Facades\DB;
-use stdClass;
+use Uplandia\Core\Question\Kind;
 
 /**
  * The questions of a test that is being made, in the versions they have now.
@@ -20,7 +20,7 @@ final class NewItems
 {
     /**
      * @param  list<int>  $questions  ids, in order
-     * @param  Closure(stdClass): Worth  $worth  what one is worth, given its id, kind and own marks
+     * @param  Closure(int, Kind, string): Worth  $worth  what one is worth, given its id, kind and own marks
      * @return list<Item>
      *
      * @throws Refusal when one of them has just left the bank
@@ -41,7 +41,7 @@ final class NewItems
                 'position' => $position,
                 'question_id' => $question,
                 'version_id' => (int) $row->version_id,
-                ...$worth($row),
+                ...$worth($question, Kind::from((string) $row->kind), (string) $row->marks),
             ];
         }
 

@@ -7,7 +7,6 @@ namespace App\Assembly;
 use App\Http\Refusal;
 use Illuminate\Support\Facades\DB;
 use LogicException;
-use stdClass;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Section;
 
@@ -66,10 +65,10 @@ final readonly class PaperTests
                 ?? throw new LogicException('The blueprint has no such section.'))
             ->all();
 
-        return NewItems::of(array_keys($sections), fn (stdClass $question): array => [
-            'marks' => (string) $sections[$question->id]->scheme->marks,
-            'penalty' => (string) $sections[$question->id]->scheme->penalty,
-            'section' => $sections[$question->id]->code,
+        return NewItems::of(array_keys($sections), fn (int $question): array => [
+            'marks' => (string) $sections[$question]->scheme->marks,
+            'penalty' => (string) $sections[$question]->scheme->penalty,
+            'section' => $sections[$question]->code,
         ]);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Assembly;
 
 use App\Account\User;
 use App\Database\Columns;
+use App\Database\Pages;
 use App\Http\Refusal;
 use App\Question\Candidacy;
 use App\Question\Exam;
@@ -51,7 +52,7 @@ final readonly class Picks
             filters: $recipe->filters,
         );
         $total = $selection->passing()->count();
-        $pages = max(1, (int) ceil($total / self::AT_ONCE));
+        $pages = Pages::last($total, self::AT_ONCE);
         $page = min($page, $pages);
         $ids = $order === PickOrder::Stem
             ? $this->byStem($selection, $down, ($page - 1) * self::AT_ONCE)

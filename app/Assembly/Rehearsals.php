@@ -10,7 +10,6 @@ use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use stdClass;
 use Uplandia\Core\Assembly\Filter\KindFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\InvalidRecipe;
@@ -63,10 +62,10 @@ final readonly class Rehearsals
                 'The bank cannot make this rehearsal as the exam has it. '.implode(' ', $lacks),
             );
         }
-        $items = NewItems::of(array_keys($sections), fn (stdClass $question): array => [
-            'marks' => (string) $sections[$question->id]->scheme->marks,
-            'penalty' => (string) $sections[$question->id]->scheme->penalty,
-            'section' => $sections[$question->id]->code,
+        $items = NewItems::of(array_keys($sections), fn (int $question): array => [
+            'marks' => (string) $sections[$question]->scheme->marks,
+            'penalty' => (string) $sections[$question]->scheme->penalty,
+            'section' => $sections[$question]->code,
         ]);
         $name = $section === null ? 'Rehearsal' : "Rehearsal, {$blueprint->sections[0]->name}";
 

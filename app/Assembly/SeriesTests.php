@@ -6,7 +6,6 @@ namespace App\Assembly;
 
 use App\Question\Exam;
 use Illuminate\Support\Facades\DB;
-use stdClass;
 use Uplandia\Core\Question\Kind;
 
 /**
@@ -20,34 +19,31 @@ final readonly class SeriesTests
     {
     }
 
-    /** @return stdClass|null of series_tests; null: there is no such test */
-    public function row(Exam $exam, string $series, string $test): ?stdClass
+    /** @return SeriesTest|null null: there is no such test */
+    public function find(Exam $exam, string $series, string $test): ?SeriesTest
     {
-        /** @var stdClass|null $row */
-        $row = DB::table('series_tests')
-            ->join('series', 'series.id', '=', 'series_tests.series_id')
-            ->where('series.exam_id', $exam->id)
-            ->where('series.code', $series)
-            ->where('series_tests.code', $test)
-            ->first(['series_tests.*']);
-
-        return $row;
+        return SeriesTest::query()
+            ->whereIn(
+                'series_id',
+                DB::table('series')->select('id')->where('exam_id', $exam->id)->where('code', $series),
+            )
+            ->where('code', $test)
+            ->first();
     }
 
-    /** @param  stdClass  $row  of series_tests */
-    public function of(Exam $exam, stdClass $row): Test
+    public function of(Exam $exam, SeriesTest $one): Test
     {
         return $this->fixed->of(
-            made: Test::query()->where('series_test_id', $row->id)->where('mode', $row->mode),
+            made: Test::query()->where('series_test_id', $one->id)->where('mode', $one->mode),
             settings: [
                 'exam_id' => $exam->id,
-                'series_test_id' => (int) $row->id,
-                'title' => (string) $row->title,
-                'mode' => (string) $row->mode,
-                'seed' => "series test {$row->id}",
+                'series_test_id' => $one->id,
+                'title' => $one->title,
+                'mode' => $one->mode->value,
+                'seed' => "series test {$one->id}",
             ],
-            items: self::items($exam, (int) $row->id),
-            minutes: $row->minutes === null ? null : (int) $row->minutes,
+            items: self::items($exam, $one->id),
+            minutes: $one->minutes,
         );
     }
 
@@ -59,9 +55,9 @@ final readonly class SeriesTests
 
         return NewItems::of(
             array_map(intval(...), array_values($questions->pluck('question_id')->all())),
-            fn (stdClass $question): array => [
-                'marks' => (string) $question->marks,
-                'penalty' => (string) ($blueprint?->penaltyFor(Kind::from((string) $question->kind)) ?? '0'),
+            fn (int $question, Kind $kind, string $marks): array => [
+                'marks' => $marks,
+                'penalty' => (string) ($blueprint?->penaltyFor($kind) ?? '0'),
                 'section' => null,
             ],
         );

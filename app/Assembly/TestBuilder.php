@@ -11,7 +11,6 @@ use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use stdClass;
 use Uplandia\Core\Assembly\Draw;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Recipe;
@@ -95,10 +94,10 @@ final readonly class TestBuilder
         ]);
         $items = NewItems::of(
             $questions,
-            fn (stdClass $question): array => [
-                'marks' => $recipe->plain ? '1' : (string) $question->marks,
+            fn (int $question, Kind $kind, string $marks): array => [
+                'marks' => $recipe->plain ? '1' : $marks,
                 'penalty' => $recipe->penalty === Recipe::AS_IN_EXAM
-                    ? (string) $candidacy->exam->blueprint()->penaltyFor(Kind::from((string) $question->kind))
+                    ? (string) $candidacy->exam->blueprint()->penaltyFor($kind)
                     : (string) BigRational::of($recipe->penalty)->simplified(),
                 'section' => null,
             ],

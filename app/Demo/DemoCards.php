@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Demo;
 
 use App\Question\Candidacy;
+use App\Revisit\Card;
 use App\Revisit\Cards;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Cohort\Simulator;
 use Uplandia\Core\Revisit\CardText;
@@ -49,11 +49,7 @@ final readonly class DemoCards
     private function lookAtAllDue(Candidacy $candidacy, callable $grade): void
     {
         $day = intdiv($this->clock->now()->getTimestamp(), 86_400);
-        $due = DB::table('cards')
-            ->where($candidacy->key())
-            ->where('due_day', '<=', $day)
-            ->orderBy('id')
-            ->get();
+        $due = Card::query()->ofCandidate($candidacy)->where('due_day', '<=', $day)->orderBy('id')->get();
         foreach ($due as $card) {
             $this->cards->look($card, "history-{$day}", $grade());
         }

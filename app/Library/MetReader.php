@@ -6,12 +6,14 @@ namespace App\Library;
 
 use App\Account\User;
 use App\Assembly\OwnPools;
+use App\Database\Pages;
 use App\Http\Refusal;
 use App\Question\Candidacy;
 use App\Question\OwnStandings;
 use App\Question\TextSearch;
 use App\Sitting\HandedIn;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 use stdClass;
@@ -42,18 +44,20 @@ final readonly class MetReader
     /** @throws Refusal for a topic that the exam does not have */
     public function of(Candidacy $candidacy, Filters $filters, string $words, int $page): LibraryView
     {
-        $rows = fn (): Builder => $this->rows(candidacy: $candidacy, filters: $filters, words: $words);
-        $total = $rows()->count();
-        $pages = max(1, (int) ceil($total / self::PAGE));
-        $page = min($page, $pages);
+        $found = Pages::of(
+            rows: $this->rows(candidacy: $candidacy, filters: $filters, words: $words),
+            page: $page,
+            each: self::PAGE,
+            columns: ['standings.question_id'],
+        );
 
         return new LibraryView(
             exam: $candidacy->exam->slug,
             examName: $candidacy->exam->name,
-            total: $total,
-            page: $page,
-            pages: $pages,
-            met: $this->met($candidacy, $rows()->offset(($page - 1) * self::PAGE)->limit(self::PAGE)),
+            total: $found->total(),
+            page: $found->currentPage(),
+            pages: $found->lastPage(),
+            met: $this->met($candidacy, $found->getCollection()),
         );
     }
 
@@ -64,8 +68,9 @@ final readonly class MetReader
      */
     public function all(Candidacy $candidacy, Filters $filters, string $words): array
     {
-        return $this->met($candidacy, $this->rows(candidacy: $candidacy, filters: $filters, words: $words)
-            ->limit(self::TABLE));
+        $rows = $this->rows(candidacy: $candidacy, filters: $filters, words: $words)->limit(self::TABLE);
+
+        return $this->met($candidacy, $rows->get(['standings.question_id']));
     }
 
     /** @throws Refusal when the question was never met */
@@ -158,10 +163,13 @@ final readonly class MetReader
         );
     }
 
-    /** @return list<MetView> */
-    private function met(Candidacy $candidacy, Builder $rows): array
+    /**
+     * @param  Collection<int, stdClass>  $rows
+     * @return list<MetView>
+     */
+    private function met(Candidacy $candidacy, Collection $rows): array
     {
-        $ids = array_map(intval(...), array_values($rows->pluck('standings.question_id')->all()));
+        $ids = array_map(intval(...), array_values($rows->pluck('question_id')->all()));
         $met = [];
         foreach (array_chunk($ids, self::AT_ONCE) as $some) {
             $met += $this->questions->of($candidacy, $some);

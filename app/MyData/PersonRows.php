@@ -8,10 +8,11 @@ use App\Account\User;
 use App\Assembly\SeriesTests;
 use App\Question\Candidacy;
 use App\Question\Exam;
-use App\Revisit\Cards;
+use App\Revisit\Card;
+use App\Revisit\CardLook;
+use App\Sitting\SeriesAttempt;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use stdClass;
 use Uplandia\Core\Assembly\Recipe;
 
@@ -170,9 +171,9 @@ final readonly class PersonRows
     public function writeAttempts(Candidacy $candidacy, array $rows, array $sittings): void
     {
         foreach ($rows['attempts'] as $attempt) {
-            $test = $this->series->row($candidacy->exam, $attempt['series'], $attempt['test']);
+            $test = $this->series->find($candidacy->exam, $attempt['series'], $attempt['test']);
             if ($test !== null) {
-                DB::table('series_attempts')->insert([
+                SeriesAttempt::query()->create([
                     'series_test_id' => $test->id,
                     'user_id' => $candidacy->user->id,
                     'number' => $attempt['number'],
@@ -242,17 +243,15 @@ final readonly class PersonRows
      */
     private function writeCard(array $own, array $card, array $questions): void
     {
-        $id = strtolower((string) Str::ulid());
-        $row = $own + self::stored(array_intersect_key($card, array_flip(self::CARD))) + [
-            'id' => $id,
+        $kept = Card::query()->create($own + self::stored(array_intersect_key($card, array_flip(self::CARD))) + [
             'question_id' => $questions[(string) $card['question']]->id ?? null,
             'due_day' => $card['made_day'],
-        ];
-        DB::table('cards')->insert($row);
+        ]);
         foreach (array_chunk($card['looks'], 100) as $chunk) {
-            DB::table('card_looks')->insert(array_map(fn (array $look): array => ['card_id' => $id] + $look, $chunk));
+            $looks = array_map(fn (array $look): array => ['card_id' => $kept->id] + $look, $chunk);
+            CardLook::query()->insert($looks);
         }
-        DB::table('cards')->where('id', $id)->update(Cards::project((object) $row));
+        $kept->update($kept->project());
     }
 
     /** @return list<array<string, mixed>> */

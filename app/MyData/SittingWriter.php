@@ -269,9 +269,9 @@ final readonly class SittingWriter
             return $paper === null ? null : $this->papers->of($paper, $told['section']);
         }
         if ($told['series'] !== null) {
-            $row = $this->series->row($exam, $told['series']['series'], $told['series']['test']);
+            $one = $this->series->find($exam, $told['series']['series'], $told['series']['test']);
 
-            return $row === null ? null : $this->series->of($exam, $row);
+            return $one === null ? null : $this->series->of($exam, $one);
         }
 
         return null;

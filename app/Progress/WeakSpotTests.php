@@ -23,6 +23,7 @@ use Uplandia\Core\Progress\Mastery;
 use Uplandia\Core\Progress\PointsAtStake;
 use Uplandia\Core\Progress\Spot;
 use Uplandia\Core\Progress\WeakSpots;
+use Uplandia\Core\Question\Kind;
 
 /**
  * Builds a test of a candidate's weak spots, and says why each topic is in it.
@@ -90,8 +91,8 @@ final readonly class WeakSpotTests
                     'seed' => $seed->value,
                     'reasons' => $reasons,
                 ],
-                NewItems::of($ids, fn (stdClass $question): array => [
-                    'marks' => (string) $question->marks,
+                NewItems::of($ids, fn (int $question, Kind $kind, string $marks): array => [
+                    'marks' => $marks,
                     'penalty' => '0',
                     'section' => null,
                 ]),

@@ -31,6 +31,8 @@ use App\Result\KeepsStandings;
 use App\Result\OutcomesRecount;
 use App\Result\Settlement;
 use App\Result\TellsExpected;
+use App\Revisit\Card;
+use App\Revisit\CardPolicy;
 use App\Revisit\CardsRecount;
 use App\Revisit\Standings;
 use App\Revisit\StandingsRecount;
@@ -140,6 +142,7 @@ final class AppServiceProvider extends ServiceProvider
         });
         Gate::policy(Sitting::class, SittingPolicy::class);
         Gate::policy(SavedRecipe::class, RecipePolicy::class);
+        Gate::policy(Card::class, CardPolicy::class);
 
         ResetPassword::createUrlUsing(
             fn (User $user, string $token): string => url(

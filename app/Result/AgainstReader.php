@@ -100,11 +100,11 @@ final readonly class AgainstReader
     {
         $first = [];
         foreach ($before as $one) {
-            $first[(int) $one->row->question_id] = $one;
+            $first[$one->questionId] = $one;
         }
         $again = [];
         foreach ($after as $later) {
-            $earlier = $first[(int) $later->row->question_id] ?? null;
+            $earlier = $first[$later->questionId] ?? null;
             if ($earlier !== null) {
                 $again[] = new MetAgainView(
                     excerpt: PlainExcerpt::of($later->stem()),

@@ -25,7 +25,7 @@ final readonly class Interaction
     /** @return array<string, mixed> of an activity's definition */
     public static function definition(SatQuestion $sat): array
     {
-        $one = new self($sat, Kind::from((string) $sat->row->kind));
+        $one = new self($sat, $sat->kind);
         $right = $one->right();
 
         return [
@@ -39,11 +39,7 @@ final readonly class Interaction
     /** @return string|null null: left blank */
     public static function response(SatQuestion $sat): ?string
     {
-        $response = json_decode((string) $sat->row->response, true);
-
-        return is_array($response)
-            ? (new self($sat, Kind::from((string) $sat->row->kind)))->written($response)
-            : null;
+        return $sat->response === null ? null : (new self($sat, $sat->kind))->written($sat->response);
     }
 
     private function type(): string

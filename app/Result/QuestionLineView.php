@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Result;
 
 use App\Question\PlainExcerpt;
-use Uplandia\Core\Cohort\ItemStatistics;
 use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Question\Difficulty;
 use Uplandia\Core\Question\Kind;
@@ -69,7 +68,6 @@ final readonly class QuestionLineView
     public static function of(SatQuestion $sat, int $tries, OwnTempo $tempo): self
     {
         $result = $sat->result;
-        $row = $sat->row;
         $rapid = $result->isRapidGuess();
         $outcome = $result->credit->outcome;
 
@@ -78,16 +76,14 @@ final readonly class QuestionLineView
             excerpt: PlainExcerpt::of($sat->stem()),
             topic: $sat->topic,
             subtopic: $sat->subtopic,
-            difficulty: Difficulty::from((string) $row->difficulty),
-            kind: Kind::from((string) $row->kind),
+            difficulty: $sat->difficulty,
+            kind: $sat->kind,
             outcome: $outcome,
             marks: Shown::decimal($result->scheme->marksFor($result->credit)),
             possible: Shown::decimal($result->scheme->marks),
             activeMs: $result->ms,
-            cohortMs: $row->cohort_ms === null ? null : (int) $row->cohort_ms,
-            facility: $row->facility === null || (int) $row->cohort_n < ItemStatistics::SHOWN_FROM
-                ? null
-                : (float) $row->facility,
+            cohortMs: $result->cohortMedianMs === null ? null : (int) $result->cohortMedianMs,
+            facility: $sat->facility,
             sureness: $result->sureness,
             footing: $rapid ? null : Footing::of($result->sureness, $outcome),
             tempo: $tempo->on($result),
@@ -97,11 +93,11 @@ final readonly class QuestionLineView
             ruledOut: count($result->ruledOut()),
             keyRuledOut: $result->ruledOutKey(),
             rapid: $rapid,
-            flagged: (bool) $row->flagged,
-            starred: (bool) $row->starred,
-            noted: (bool) $row->noted,
-            cause: $row->cause === null ? null : Cause::from((string) $row->cause),
-            inGapBook: (bool) $row->gap_open,
+            flagged: $sat->flagged,
+            starred: $sat->starred,
+            noted: $sat->noted,
+            cause: $sat->cause,
+            inGapBook: $sat->inGapBook,
         );
     }
 }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Result;
 
-use stdClass;
+use Uplandia\Core\Question\Difficulty;
+use Uplandia\Core\Question\Kind;
+use Uplandia\Core\Result\Cause;
 use Uplandia\Core\Result\QuestionResult;
 
-/** One question of a handed-in sitting: what the core looks at, and the row that it was read from. */
+/** One question of a handed-in sitting: what the core looks at, and what stands beside it. */
 final readonly class SatQuestion
 {
     /**
@@ -15,6 +17,9 @@ final readonly class SatQuestion
      * @param  string  $subtopic  its name
      * @param  array<mixed>  $shown  half of the version that a candidate may see before its time
      * @param  array<mixed>  $withheld  the other half
+     * @param  array<mixed>|null  $response  null: left blank
+     * @param  int  $settledMs  when it was handed in or checked
+     * @param  float|null  $facility  null: not known of enough others
      */
     public function __construct(
         public QuestionResult $result,
@@ -22,7 +27,18 @@ final readonly class SatQuestion
         public string $subtopic,
         public array $shown,
         public array $withheld,
-        public stdClass $row,
+        public int $questionId,
+        public int $versionId,
+        public Kind $kind,
+        public Difficulty $difficulty,
+        public ?array $response,
+        public int $settledMs,
+        public ?float $facility,
+        public bool $flagged,
+        public bool $starred,
+        public bool $noted,
+        public ?Cause $cause,
+        public bool $inGapBook,
     ) {
     }
 

@@ -12,10 +12,13 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use stdClass;
+use Uplandia\Core\Cohort\ItemStatistics;
 use Uplandia\Core\Marking\Credit;
 use Uplandia\Core\Marking\MarkScheme;
 use Uplandia\Core\Marking\Outcome;
+use Uplandia\Core\Question\Difficulty;
 use Uplandia\Core\Question\Kind;
+use Uplandia\Core\Result\Cause;
 use Uplandia\Core\Result\QuestionResult;
 use Uplandia\Core\Sitting\Sureness;
 
@@ -117,7 +120,20 @@ final readonly class SatQuestions
                 subtopic: $topic->name,
                 shown: $shown,
                 withheld: $withheld,
-                row: $row,
+                questionId: (int) $row->question_id,
+                versionId: (int) $row->version_id,
+                kind: Kind::from((string) $row->kind),
+                difficulty: Difficulty::from((string) $row->difficulty),
+                response: is_array($response = json_decode((string) $row->response, true)) ? $response : null,
+                settledMs: (int) $row->settled_ms,
+                facility: $row->facility === null || (int) $row->cohort_n < ItemStatistics::SHOWN_FROM
+                    ? null
+                    : (float) $row->facility,
+                flagged: (bool) $row->flagged,
+                starred: (bool) $row->starred,
+                noted: (bool) $row->noted,
+                cause: $row->cause === null ? null : Cause::from((string) $row->cause),
+                inGapBook: (bool) $row->gap_open,
             );
         }
 

@@ -74,7 +74,7 @@ final readonly class Settlement implements Settles
         $questions = array_map(fn (TestItem $item): int => $item->questionId, array_values($items));
         foreach ($this->exposures->of($sitting->user_id, $questions) as $exposures) {
             foreach ($exposures as $one) {
-                if ((int) $one->at_ms >= (int) $state->startedAt && (int) $one->at_ms < (int) $state->endedAt) {
+                if ($one['at'] >= (int) $state->startedAt && $one['at'] < (int) $state->endedAt) {
                     return false;
                 }
             }

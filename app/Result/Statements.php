@@ -54,7 +54,7 @@ final class Statements
             'verb' => self::verb('answered'),
             'object' => [
                 'objectType' => 'Activity',
-                'id' => self::iri("questions/{$sat->row->version_id}"),
+                'id' => self::iri("questions/{$sat->versionId}"),
                 'definition' => Interaction::definition($sat),
             ],
             'result' => [
@@ -76,7 +76,7 @@ final class Statements
                     'parent' => [['objectType' => 'Activity', 'id' => self::iri("tests/{$sitting->test_id}")]],
                 ],
             ],
-            'timestamp' => self::time((int) $sat->row->settled_ms),
+            'timestamp' => self::time($sat->settledMs),
             'version' => self::VERSION,
         ];
     }

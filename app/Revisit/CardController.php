@@ -11,7 +11,6 @@ use App\Question\Candidacy;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use stdClass;
 use Uplandia\Core\Revisit\CardText;
 
 final readonly class CardController
@@ -35,14 +34,14 @@ final readonly class CardController
     #[Operation('Make a card', returns: CardView::class, status: 201)]
     public function store(CardRequest $request, Candidacy $candidacy): JsonResponse
     {
-        $id = $this->cards->make(
+        $card = $this->cards->make(
             candidacy: $candidacy,
             faces: $request->faces(),
             question: $this->question($request, $candidacy->user),
             section: $request->input('section') === null ? null : $request->string('section')->value(),
         );
 
-        return new JsonResponse($this->reader->view($this->card($id, $candidacy->user)), 201);
+        return new JsonResponse($this->reader->view($card, $candidacy->user), 201);
     }
 
     #[Operation('Take cards in', returns: CardsTakenInView::class)]
@@ -60,40 +59,37 @@ final readonly class CardController
     }
 
     #[Operation('Change a card', returns: CardView::class)]
-    public function change(CardRequest $request, string $card, #[CurrentUser] User $user): JsonResponse
+    public function change(CardRequest $request, Card $card, #[CurrentUser] User $user): JsonResponse
     {
-        $row = $this->card($card, $user);
-        $why = $this->reader->covered($user->id)[(int) $row->question_id] ?? null;
+        $why = $this->reader->covered($user->id)[$card->question_id] ?? null;
         if ($why !== null) {
             throw Refusal::conflict('held_back', $why);
         }
-        $this->cards->change($card, $request->faces());
+        $card->update((array) $request->faces());
 
-        return new JsonResponse($this->reader->view($this->card($card, $user)));
+        return new JsonResponse($this->reader->view($card, $user));
     }
 
     #[Operation('Say whether a card stays away', returns: CardView::class)]
-    public function suspend(CardStateRequest $request, string $card, #[CurrentUser] User $user): JsonResponse
+    public function suspend(CardStateRequest $request, Card $card, #[CurrentUser] User $user): JsonResponse
     {
-        $this->card($card, $user);
-        $this->cards->suspend($card, $request->boolean('suspended'));
+        $card->update(['suspended' => $request->boolean('suspended')]);
 
-        return new JsonResponse($this->reader->view($this->card($card, $user)));
+        return new JsonResponse($this->reader->view($card, $user));
     }
 
     #[Operation('Look at a card', returns: CardView::class)]
-    public function look(LookRequest $request, string $card, #[CurrentUser] User $user): JsonResponse
+    public function look(LookRequest $request, Card $card, #[CurrentUser] User $user): JsonResponse
     {
-        $this->cards->look($this->card($card, $user), $request->string('id')->value(), $request->grade());
+        $this->cards->look($card, $request->string('id')->value(), $request->grade());
 
-        return new JsonResponse($this->reader->view($this->card($card, $user)));
+        return new JsonResponse($this->reader->view($card, $user));
     }
 
     #[Operation('Throw a card away')]
-    public function destroy(string $card, #[CurrentUser] User $user): Response
+    public function destroy(Card $card): Response
     {
-        $this->card($card, $user);
-        $this->cards->throwAway($card);
+        $card->delete();
 
         return response()->noContent();
     }
@@ -110,10 +106,5 @@ final readonly class CardController
             position: $request->integer('position'),
             user: $user,
         ) ?? throw Refusal::unmet('question', 'There is no such question.');
-    }
-
-    private function card(string $id, User $user): stdClass
-    {
-        return $this->reader->row($id, $user) ?? throw Refusal::notFound();
     }
 }

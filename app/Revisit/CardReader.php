@@ -6,20 +6,17 @@ namespace App\Revisit;
 
 use App\Account\User;
 use App\Clock\Moment;
+use App\Database\Pages;
 use App\Question\Candidacy;
-use App\Question\Enrolment;
 use App\Question\Exam;
 use App\Question\PlainExcerpt;
 use App\Sitting\KeyGate;
-use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
-use stdClass;
 use Uplandia\Core\Assembly\SearchText;
 use Uplandia\Core\Assembly\TextHits;
 use Uplandia\Core\Revisit\CardFaces;
-use Uplandia\Core\Revisit\Memory;
-use Uplandia\Core\Revisit\Scheduler;
 
 /** Reads a candidate's cards. */
 final readonly class CardReader
@@ -37,33 +34,32 @@ final readonly class CardReader
         ?string $section,
         int $page,
     ): CardsView {
-        $enrolment = $candidacy->enrolment();
-        $today = $candidacy->today($this->clock);
         $wanted = $this->wanted(candidacy: $candidacy, show: $show, section: $section);
         $covered = $this->covered($candidacy->user->id);
-        $ids = $words === '' ? $wanted->pluck('id')->all() : $this->finding($wanted, $words, $covered);
-        $pages = max(1, (int) ceil(count($ids) / self::PAGE));
-        $page = min($page, $pages);
-        $rows = DB::table('cards')->whereIn('id', array_slice($ids, ($page - 1) * self::PAGE, self::PAGE))->get();
-        $order = array_flip($ids);
-        $rows = $rows->sortBy(fn (stdClass $row): int => $order[$row->id]);
+        if ($words !== '') {
+            $wanted->whereKey($this->finding(clone $wanted, $words, $covered));
+        }
+        $cards = Pages::of($wanted, $page, self::PAGE);
 
         return new CardsView(
             exam: $candidacy->exam->slug,
             examName: $candidacy->exam->name,
-            today: Moment::date($today),
+            today: Moment::date($candidacy->today($this->clock)),
             all: $this->mine($candidacy)->count(),
             due: $this->due($candidacy)->count(),
             suspended: $this->mine($candidacy)->where('suspended', true)->count(),
             next: $this->next($candidacy),
-            found: count($ids),
-            page: $page,
-            pages: $pages,
-            cards: array_values($rows->map(fn (stdClass $row): CardView => $this->seen($row, $covered))->all()),
+            found: $cards->total(),
+            page: $cards->currentPage(),
+            pages: $cards->lastPage(),
+            cards: array_map(
+                fn (Card $card): CardView => $this->seen(card: $card, covered: $covered, candidacy: $candidacy),
+                array_values($cards->items()),
+            ),
         );
     }
 
-    /** Cards that are due, the longest first. */
+    /** @return Builder<Card> that are due */
     public function due(Candidacy $candidacy): Builder
     {
         $enrolment = $candidacy->enrolment();
@@ -76,24 +72,11 @@ final readonly class CardReader
     /** @return list<CardFaces> all of an exam, in the order they were made */
     public function faces(Candidacy $candidacy): array
     {
-        $rows = $this->mine($candidacy)->orderBy('made_ms')->orderBy('id')->get(['front', 'back', 'question_id']);
         $covered = $this->covered($candidacy->user->id);
 
-        return array_values($rows->map(
-            fn (stdClass $row): CardFaces => CardFaces::of(
-                (string) $row->front,
-                $covered[(int) $row->question_id] ?? (string) $row->back,
-            ),
+        return array_values($this->mine($candidacy)->orderBy('made_ms')->orderBy('id')->get()->map(
+            fn (Card $card): CardFaces => CardFaces::of($card->front, $covered[$card->question_id] ?? $card->back),
         )->all());
-    }
-
-    /** @return stdClass|null null: there is no such card of theirs */
-    public function row(string $id, User $user): ?stdClass
-    {
-        /** @var stdClass|null $row */
-        $row = DB::table('cards')->where('id', $id)->where('user_id', $user->id)->first();
-
-        return $row;
     }
 
     /** @return int|null the question at a place of one of their sittings; null: there is none */
@@ -109,9 +92,13 @@ final readonly class CardReader
         return is_numeric($question) ? (int) $question : null;
     }
 
-    public function view(stdClass $row): CardView
+    public function view(Card $card, User $user): CardView
     {
-        return $this->seen($row, $this->covered((int) $row->user_id));
+        return $this->seen(
+            card: $card,
+            covered: $this->covered($user->id),
+            candidacy: new Candidacy($user, Exam::query()->findOrFail($card->exam_id)),
+        );
     }
 
     /** @return array<int, string> by question, why the backs of cards made from it are covered */
@@ -121,37 +108,33 @@ final readonly class CardReader
     }
 
     /** @param  array<int, string>  $covered */
-    private function seen(stdClass $row, array $covered): CardView
+    private function seen(Card $card, array $covered, Candidacy $candidacy): CardView
     {
-        $why = $covered[(int) $row->question_id] ?? null;
-        $enrolment = Enrolment::of((int) $row->user_id, (int) $row->exam_id);
-        $today = $enrolment->dayOf(Moment::now($this->clock));
-        $due = $enrolment->examDay === null ? (int) $row->due_day : min((int) $row->due_day, $enrolment->examDay - 1);
+        $why = $covered[$card->question_id] ?? null;
+        $examDay = $candidacy->enrolment()->examDay;
+        $due = $examDay === null ? $card->due_day : min($card->due_day, $examDay - 1);
 
         return new CardView(
-            id: (string) $row->id,
-            front: (string) $row->front,
-            back: $why === null ? (string) $row->back : '',
+            id: $card->id,
+            front: $card->front,
+            back: $why === null ? $card->back : '',
             covered: $why,
-            question: $row->question_id === null ? null : (int) $row->question_id,
-            section: $row->section === null ? null : (string) $row->section,
-            suspended: (bool) $row->suspended,
-            looks: (int) $row->looks,
-            due: (bool) $row->suspended ? null : Moment::date(max((int) $row->made_day, $due)),
-            recall: $row->stability === null
-                ? null
-                : Scheduler::recall(
-                    new Memory((float) $row->stability, difficulty: 1),
-                    $today - (int) $row->remembered_day,
-                ),
+            question: $card->question_id,
+            section: $card->section,
+            suspended: $card->suspended,
+            looks: $card->looks,
+            due: $card->suspended ? null : Moment::date(max($card->made_day, $due)),
+            recall: $card->recall($candidacy->today($this->clock)),
         );
     }
 
+    /** @return Builder<Card> */
     private function mine(Candidacy $candidacy): Builder
     {
-        return DB::table('cards')->where($candidacy->key());
+        return Card::query()->ofCandidate($candidacy);
     }
 
+    /** @return Builder<Card> */
     private function wanted(Candidacy $candidacy, CardsWanted $show, ?string $section): Builder
     {
         $cards = match ($show) {
@@ -168,6 +151,7 @@ final readonly class CardReader
     }
 
     /**
+     * @param  Builder<Card>  $cards
      * @param  array<int, string>  $covered
      * @return list<string>
      */
@@ -175,7 +159,7 @@ final readonly class CardReader
     {
         $hits = new TextHits(SearchText::of($words));
         $found = [];
-        foreach ($cards->get(['id', 'front', 'back', 'question_id']) as $row) {
+        foreach ($cards->toBase()->get(['id', 'front', 'back', 'question_id']) as $row) {
             $back = isset($covered[(int) $row->question_id]) ? '' : (string) $row->back;
             if ($hits->finds(PlainExcerpt::whole("{$row->front} {$back}"))) {
                 $found[] = (string) $row->id;

@@ -10,15 +10,11 @@ use App\Http\Refusal;
 use App\Question\Candidacy;
 use App\Question\Enrolment;
 use App\Question\Exam;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Psr\Clock\ClockInterface;
-use stdClass;
 use Uplandia\Core\Revisit\CardFaces;
 use Uplandia\Core\Revisit\Grade;
-use Uplandia\Core\Revisit\Remembered;
-use Uplandia\Core\Revisit\Repetition;
 
 /**
  * Keeps a candidate's cards. When one comes back is worked out from its looks, as a question's is from its answers.
@@ -28,24 +24,23 @@ final readonly class Cards
     /** Of one exam. */
     public const MOST = 5000;
 
-    /** A digit more and a database would not keep it. */
-    private const DIGITS = 6;
-
     public function __construct(private ClockInterface $clock)
     {
     }
 
     /** @throws Refusal when it was made from what is not there, or there are too many */
-    public function make(Candidacy $candidacy, CardFaces $faces, ?int $question, ?string $section): string
+    public function make(Candidacy $candidacy, CardFaces $faces, ?int $question, ?string $section): Card
     {
         $this->refuseWithout($candidacy->exam, $question, $section);
 
-        return Lock::person($candidacy->user->id, function () use ($candidacy, $faces, $question, $section): string {
+        return Lock::person($candidacy->user->id, function () use ($candidacy, $faces, $question, $section): Card {
             $this->refuseBeyond($candidacy, 1);
-            $row = $this->row(candidacy: $candidacy, faces: $faces);
-            DB::table('cards')->insert(['question_id' => $question, 'section' => $section] + $row);
 
-            return $row['id'];
+            return Card::query()->create([
+                'question_id' => $question,
+                'section' => $section,
+                ...$this->row(candidacy: $candidacy, faces: $faces),
+            ]);
         });
     }
 
@@ -58,7 +53,7 @@ final readonly class Cards
     {
         return Lock::person($candidacy->user->id, function () use ($candidacy, $cards): CardsTakenInView {
             $known = [];
-            foreach (self::of($candidacy)->get(['front', 'back']) as $card) {
+            foreach (Card::query()->ofCandidate($candidacy)->toBase()->get(['front', 'back']) as $card) {
                 $known[self::key((string) $card->front, (string) $card->back)] = true;
             }
             $rows = [];
@@ -68,71 +63,29 @@ final readonly class Cards
             }
             $this->refuseBeyond($candidacy, count($rows));
             foreach (array_chunk(array_values($rows), 50) as $chunk) {
-                DB::table('cards')->insert($chunk);
+                Card::query()->insert($chunk);
             }
 
             return new CardsTakenInView(added: count($rows), known: count($cards) - count($rows));
         });
     }
 
-    public function change(string $card, CardFaces $faces): void
-    {
-        DB::table('cards')->where('id', $card)->update(['front' => $faces->front, 'back' => $faces->back]);
-    }
-
-    public function suspend(string $card, bool $suspended): void
-    {
-        DB::table('cards')->where('id', $card)->update(['suspended' => $suspended]);
-    }
-
-    public function throwAway(string $card): void
-    {
-        DB::table('cards')->where('id', $card)->delete();
-    }
-
     /** Takes a look in, once: the same look again changes nothing. */
-    public function look(stdClass $card, string $uid, Grade $grade): void
+    public function look(Card $card, string $uid, Grade $grade): void
     {
         $now = Moment::now($this->clock);
-        Lock::person((int) $card->user_id, function () use ($card, $uid, $grade, $now): void {
-            $added = DB::table('card_looks')->insertOrIgnore([
+        Lock::person($card->user_id, function () use ($card, $uid, $grade, $now): void {
+            $added = CardLook::query()->insertOrIgnore([
                 'card_id' => $card->id,
                 'uid' => $uid,
                 'grade' => $grade->value,
                 'at_ms' => $now,
-                'day' => Enrolment::of((int) $card->user_id, (int) $card->exam_id)->dayOf($now),
+                'day' => Enrolment::of($card->user_id, $card->exam_id)->dayOf($now),
             ]);
             if ($added > 0) {
-                DB::table('cards')->where('id', $card->id)->update(self::project($card));
+                $card->update($card->project());
             }
         });
-    }
-
-    /**
-     * What the looks of a card come to. Writes nothing.
-     *
-     * @return array<string, float|int|null> columns of cards
-     */
-    public static function project(stdClass $card): array
-    {
-        $looks = [];
-        $rows = DB::table('card_looks')->where('card_id', $card->id)->orderBy('at_ms')->orderBy('id');
-        foreach ($rows->get(['day', 'grade']) as $row) {
-            $looks[] = new Repetition((int) $row->day, Grade::from((int) $row->grade));
-        }
-        $remembered = Remembered::after($looks);
-
-        return [
-            'looks' => count($looks),
-            'stability' => $remembered === null ? null : round($remembered->memory->stability, self::DIGITS),
-            'remembered_day' => $remembered?->day,
-            'due_day' => $remembered?->dueDay() ?? (int) $card->made_day,
-        ];
-    }
-
-    private static function of(Candidacy $candidacy): Builder
-    {
-        return DB::table('cards')->where($candidacy->key());
     }
 
     private static function key(string $front, string $back): string
@@ -160,7 +113,7 @@ final readonly class Cards
     /** @throws Refusal */
     private function refuseBeyond(Candidacy $candidacy, int $new): void
     {
-        if (self::of($candidacy)->count() + $new > self::MOST) {
+        if (Card::query()->ofCandidate($candidacy)->count() + $new > self::MOST) {
             throw Refusal::conflict('too_many_cards', 'An exam can have up to 5,000 cards. Throw some away first.');
         }
     }

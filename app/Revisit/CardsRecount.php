@@ -6,6 +6,7 @@ namespace App\Revisit;
 
 use App\Database\Recounts;
 use App\Result\OutcomesRecount;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** Works out anew, from its looks, when each card comes back, and holds it against what is stored. */
@@ -22,12 +23,12 @@ final class CardsRecount implements Recounts
      */
     public function differences(?string $email): iterable
     {
-        $cards = DB::table('cards')
-            ->join('users', 'users.id', '=', 'cards.user_id')
-            ->when($email !== null, fn ($query) => $query->where('users.email', $email))
-            ->select('cards.*');
-        foreach ($cards->lazyById(500, 'cards.id', 'id') as $card) {
-            $differs = OutcomesRecount::columnsThatDiffer(Cards::project($card), (array) $card);
+        $cards = Card::query()->when($email !== null, fn (Builder $of): Builder => $of->whereIn(
+            'user_id',
+            DB::table('users')->select('id')->where('email', $email),
+        ));
+        foreach ($cards->lazyById(500) as $card) {
+            $differs = OutcomesRecount::columnsThatDiffer($card->project(), $card->getAttributes());
             yield $differs === [] ? null : "Card {$card->id}: ".implode(', ', $differs).'.';
         }
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Revisit;
 
 use App\Clock\Moment;
+use App\Database\Pages;
 use App\Handbook\HandbookSection;
 use App\Library\MetQuestions;
 use App\Question\Candidacy;
@@ -35,9 +36,7 @@ final readonly class GapReader
             new GapsWanted(topic: null, cause: null, section: null, state: $wanted->state),
         ));
         $passing = array_values(array_filter($lines, fn (GapLine $line): bool => $line->passes($wanted)));
-        $each = $sheet ? self::SHEET : self::PAGE;
-        $pages = max(1, (int) ceil(count($passing) / $each));
-        $page = min($page, $pages);
+        $shown = Pages::among($passing, $page, $sheet ? self::SHEET : self::PAGE);
 
         return new GapBookView(
             exam: $candidacy->exam->slug,
@@ -49,9 +48,9 @@ final readonly class GapReader
             causes: self::causes($inState),
             reading: self::reading($candidacy->exam, $inState),
             total: count($passing),
-            page: $page,
-            pages: $pages,
-            gaps: $this->gaps($candidacy, array_slice($passing, ($page - 1) * $each, $each)),
+            page: $shown->currentPage(),
+            pages: $shown->lastPage(),
+            gaps: $this->gaps($candidacy, array_values($shown->items())),
         );
     }
 

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\Revisit;
 
 use App\Clock\Moment;
+use App\Database\Pages;
 use App\Library\MetQuestions;
 use App\Question\Candidacy;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
+use stdClass;
 use Uplandia\Core\Marking\Outcome;
 
 /** Reads what comes back and when. What is retired is asked no more, so it does not come back either. */
@@ -35,13 +38,12 @@ final readonly class RevisitReader
         $suspended = $this->suspended($candidacy)->count();
         $due = $byDay[$today] ?? 0;
         $coming = array_sum($byDay) - $due;
-        $total = match ($show) {
-            RevisitsShown::Due => $due,
-            RevisitsShown::Coming => $coming,
-            RevisitsShown::Suspended => $suspended,
-        };
-        $pages = max(1, (int) ceil($total / self::PAGE));
-        $page = min($page, $pages);
+        $shown = Pages::of(
+            rows: $this->wanted($candidacy, $show),
+            page: $page,
+            each: self::PAGE,
+            columns: ['standings.question_id'],
+        );
         $days = [];
         for ($day = $today; $day <= $today + self::AHEAD; $day++) {
             if ($day === $today || $enrolment->examDay === null || $day < $enrolment->examDay) {
@@ -63,12 +65,9 @@ final readonly class RevisitReader
                 fn (int $day): bool => $day > $today + self::AHEAD,
                 ARRAY_FILTER_USE_KEY,
             )),
-            page: $page,
-            pages: $pages,
-            revisits: $this->revisits(
-                candidacy: $candidacy,
-                questions: $this->page(candidacy: $candidacy, show: $show, page: $page),
-            ),
+            page: $shown->currentPage(),
+            pages: $shown->lastPage(),
+            revisits: $this->revisits($candidacy, self::ids($shown->getCollection())),
         );
     }
 
@@ -79,26 +78,27 @@ final readonly class RevisitReader
             $this->live($this->shown($candidacy, RevisitsShown::Due))
                 ->orderBy('due_day')
                 ->orderBy('standings.question_id')
-                ->limit($most),
+                ->limit($most)
+                ->get(['standings.question_id']),
         );
     }
 
-    /** @return list<int> */
-    private function page(Candidacy $candidacy, RevisitsShown $show, int $page): array
+    private function wanted(Candidacy $candidacy, RevisitsShown $show): Builder
     {
         $rows = $show === RevisitsShown::Suspended
             ? $this->suspended($candidacy)->orderByDesc('said_ms')
             : $this->live($this->shown($candidacy, $show))->orderBy('due_day');
 
-        return self::ids($rows->orderBy('standings.question_id')->offset(($page - 1) * self::PAGE)->limit(self::PAGE));
+        return $rows->orderBy('standings.question_id');
     }
 
-    /** @return list<int> */
-    private static function ids(Builder $rows): array
+    /**
+     * @param  Collection<int, stdClass>  $rows
+     * @return list<int>
+     */
+    private static function ids(Collection $rows): array
     {
-        return array_values($rows->pluck('standings.question_id')
-            ->map(fn (mixed $id): int => is_numeric($id) ? (int) $id : 0)
-            ->all());
+        return array_map(intval(...), array_values($rows->pluck('question_id')->all()));
     }
 
     private function shown(Candidacy $candidacy, RevisitsShown $show): Builder

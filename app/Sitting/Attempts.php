@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Sitting;
 
 use Brick\Math\BigRational;
-use stdClass;
 
 /** What a candidate has made of one test of a series. */
 final readonly class Attempts
@@ -19,24 +18,21 @@ final readonly class Attempts
     {
     }
 
-    /**
-     * @param  list<stdClass>  $rows  sitting (null: cleared away, so it had begun), status, deleted_at, marks,
-     * possible
-     */
-    public static function of(array $rows): self
+    /** @param  array<SeriesAttempt>  $attempts  with their sittings: one that is cleared away had begun */
+    public static function of(array $attempts): self
     {
         $used = 0;
         $best = $waiting = null;
-        foreach ($rows as $row) {
-            $stage = $row->sitting === null ? null : Stage::from((string) $row->status);
-            $used += $stage !== Stage::NotStarted || $row->deleted_at === null ? 1 : 0;
-            if ($stage === null || $row->deleted_at !== null) {
+        foreach ($attempts as $attempt) {
+            $sitting = $attempt->sitting;
+            $used += $sitting?->status !== Stage::NotStarted || ! $sitting->trashed() ? 1 : 0;
+            if ($sitting === null || $sitting->trashed()) {
                 continue;
             }
-            if ($stage !== Stage::HandedIn) {
-                $waiting = (string) $row->sitting;
+            if (! $sitting->isHandedIn()) {
+                $waiting = $sitting->id;
             } else {
-                $share = BigRational::of((string) $row->marks)->dividedBy((string) $row->possible);
+                $share = BigRational::of((string) $sitting->marks)->dividedBy((string) $sitting->possible);
                 $best = $best === null || $share->isGreaterThan($best) ? $share : $best;
             }
         }

@@ -8,11 +8,12 @@ use App\Clock\Moment;
 use App\Question\Enrolment;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
-use stdClass;
 
 /**
  * What somebody was shown the key of beside what they answered: an answer after it is no first look. (That the key of
  * a question is shown once its answer is settled, its outcome says.)
+ *
+ * @phpstan-type Exposed array{sitting: string|null, how: Exposure, at: int}
  */
 final readonly class Exposures
 {
@@ -43,7 +44,7 @@ final readonly class Exposures
 
     /**
      * @param  list<int>  $questions
-     * @return array<int, list<stdClass>> by question, the earliest first
+     * @return array<int, list<Exposed>> by question, the earliest first
      */
     public function of(int $user, array $questions): array
     {
@@ -53,9 +54,13 @@ final readonly class Exposures
                 ->where('user_id', $user)
                 ->whereIn('question_id', $chunk)
                 ->orderBy('at_ms')
-                ->get(['question_id', 'sitting_id', 'how', 'at_ms', 'day']);
+                ->get(['question_id', 'sitting_id', 'how', 'at_ms']);
             foreach ($rows as $row) {
-                $found[(int) $row->question_id][] = $row;
+                $found[(int) $row->question_id][] = [
+                    'sitting' => $row->sitting_id === null ? null : (string) $row->sitting_id,
+                    'how' => Exposure::from((string) $row->how),
+                    'at' => (int) $row->at_ms,
+                ];
             }
         }
 
@@ -66,13 +71,13 @@ final readonly class Exposures
      * Whether an answer came after somebody was shown its key elsewhere. What was taken along to be shown with the
      * answers of a sitting counts against every other sitting.
      *
-     * @param  list<stdClass>  $exposures  of its question
+     * @param  list<Exposed>  $exposures  of its question
      */
     public static function precede(array $exposures, string $sitting, int $answeredAt): bool
     {
         foreach ($exposures as $one) {
-            $own = $one->how === Exposure::TakenAlong->value && $one->sitting_id === $sitting;
-            if (! $own && (int) $one->at_ms <= $answeredAt) {
+            $own = $one['how'] === Exposure::TakenAlong && $one['sitting'] === $sitting;
+            if (! $own && $one['at'] <= $answeredAt) {
                 return true;
             }
         }

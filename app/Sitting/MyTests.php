@@ -6,6 +6,7 @@ namespace App\Sitting;
 
 use App\Account\User;
 use App\Clock\Moment;
+use App\Database\Pages;
 use App\Question\Candidacy;
 use App\Question\Exam;
 use Brick\Math\BigRational;
@@ -30,24 +31,24 @@ final readonly class MyTests
     public function page(Candidacy $candidacy, TestsRequest $wanted): TestsView
     {
         $all = Sitting::query()->where($candidacy->key());
-        $found = self::narrowed(clone $all, $wanted);
-        $total = (clone $found)->count();
-        $pages = max(1, intdiv($total + self::AT_ONCE - 1, self::AT_ONCE));
-        $page = min($pages, $wanted->integer('page', 1));
         $order = $wanted->enum('order', TestsOrder::class) ?? TestsOrder::Made;
-        $lines = $found
-            ->with('test')
-            ->orderBy($order->column(), $wanted->boolean('down', true) ? 'desc' : 'asc')
-            ->orderBy('id', $wanted->boolean('down', true) ? 'desc' : 'asc')
-            ->forPage($page, self::AT_ONCE)
-            ->get();
+        $way = $wanted->boolean('down', true) ? 'desc' : 'asc';
+        $found = Pages::of(
+            rows: self::narrowed(clone $all, $wanted)
+                ->with('test')
+                ->orderBy($order->column(), $way)
+                ->orderBy('id', $way),
+            page: $wanted->integer('page', 1),
+            each: self::AT_ONCE,
+        );
+        $lines = $found->getCollection();
         $withheld = $this->gate->withheld($candidacy->user->id, $lines);
         $shared = $this->shared($candidacy->user, array_values($lines->pluck('test_id')->unique()->all()));
 
         return new TestsView(
-            total: $total,
-            page: $page,
-            pages: $pages,
+            total: $found->total(),
+            page: $found->currentPage(),
+            pages: $found->lastPage(),
             all: $all->count(),
             tests: array_map(
                 fn (Sitting $sitting): TestLineView => $this->line(
