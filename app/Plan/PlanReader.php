@@ -57,6 +57,7 @@ final readonly class PlanReader
             days: count($week->days),
             ms: $week->ms,
             plannedMs: $week->plannedMs,
+            spareMs: $week->spareMs(),
             revisits: $week->revisits,
             new: self::parts($week->new, $tops),
             weak: self::parts($week->weak, $tops),

@@ -13,6 +13,7 @@ final readonly class PlanWeekView
      * @param  int  $days  On which one studies.
      * @param  int  $ms  There are for it.
      * @param  int  $plannedMs  That what is planned takes.
+     * @param  int  $spareMs  Left over: for rehearsals and papers, the handbook and cards.
      * @param  int  $revisits  Known to be due.
      * @param  list<PlanPartView>  $new  Never met, in the order of the blueprint.
      * @param  list<PlanPartView>  $weak  Where most is at stake, in the order of the blueprint.
@@ -24,6 +25,7 @@ final readonly class PlanWeekView
         public int $days,
         public int $ms,
         public int $plannedMs,
+        public int $spareMs,
         public int $revisits,
         public array $new,
         public array $weak,

@@ -9,10 +9,13 @@ use App\Progress\Coverage;
 use App\Progress\KeptEstimates;
 use App\Question\Candidacy;
 use App\Question\Exam;
+use App\Question\OwnStandings;
 use App\Question\SyllabusTopic;
 use App\Revisit\DueDays;
+use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Plan\Hours;
+use Uplandia\Core\Plan\Met;
 use Uplandia\Core\Plan\Plan;
 use Uplandia\Core\Plan\Rehearsal;
 use Uplandia\Core\Plan\Topic;
@@ -20,6 +23,9 @@ use Uplandia\Core\Plan\Topic;
 /** Makes the plan of a candidate from where they stand today. */
 final readonly class Plans
 {
+    /** Days begin on a quarter of an hour, wherever one lives. */
+    private const QUARTER_MS = 900_000;
+
     public function __construct(
         private Bank $bank,
         private KeptEstimates $kept,
@@ -42,7 +48,7 @@ final readonly class Plans
             today: $today,
             examDay: $enrolment->examDay,
             hours: $hours,
-            topics: $this->topics($candidacy),
+            topics: $this->topics($candidacy, $enrolment->examDay),
             due: $this->due->of($candidacy, $today),
             rehearsal: self::rehearsal($candidacy->exam),
             rehearsed: WeekDone::since($candidacy, Hours::monday($today))['rehearsed'] > 0,
@@ -50,25 +56,57 @@ final readonly class Plans
     }
 
     /** @return list<Topic> in the order of the blueprint */
-    private function topics(Candidacy $candidacy): array
+    private function topics(Candidacy $candidacy, int $examDay): array
     {
         $syllabus = $candidacy->syllabus();
         $coverage = Coverage::of($this->bank, $candidacy);
         $stakes = array_column($this->kept->of($candidacy)['stands']['topics'], 'stake', 'code');
+        $met = self::met($candidacy, $examDay);
 
         return array_map(
-            function (SyllabusTopic $top) use ($syllabus, $coverage, $stakes): Topic {
+            function (SyllabusTopic $top) use ($syllabus, $coverage, $stakes, $met): Topic {
                 $covered = $coverage->over($top, ...$syllabus->under($top));
 
                 return new Topic(
                     weight: $top->weight ?? '0',
                     unseen: $covered['all'] - $covered['seen'],
-                    bank: $covered['all'],
+                    met: $met[$top->id] ?? [],
                     stake: (float) ($stakes[$top->code] ?? 0.0),
                 );
             },
             $syllabus->tops(),
         );
+    }
+
+    /** @return array<int, list<Met>> by topic at the top; what is retired is asked no more */
+    private static function met(Candidacy $candidacy, int $examDay): array
+    {
+        $quarter = self::QUARTER_MS;
+        $counts = $first = [];
+        foreach ([1 => OwnStandings::of($candidacy), -1 => OwnStandings::ofRetired($candidacy)] as $sign => $rows) {
+            $rows = $rows
+                ->whereNotNull('outcome')
+                ->whereNotNull('seen_ms')
+                ->groupBy('standings.topic_id', 'gap_open', 'due_day', DB::raw("seen_ms / {$quarter}"))
+                ->selectRaw("standings.topic_id, gap_open, due_day, seen_ms / {$quarter} as quarter, count(*) as n");
+            foreach ($rows->get() as $row) {
+                $alike = "{$row->topic_id} {$row->gap_open} {$row->due_day} {$row->quarter}";
+                $first[$alike] ??= $row;
+                $counts[$alike] = ($counts[$alike] ?? 0) + $sign * (int) $row->n;
+            }
+        }
+        $met = [];
+        foreach (array_filter($counts) as $alike => $n) {
+            $row = $first[$alike];
+            $met[$candidacy->syllabus()->topOf((int) $row->topic_id)->id][] = new Met(
+                n: $n,
+                day: $candidacy->enrolment()->dayOf((int) $row->quarter * $quarter),
+                due: $row->due_day === null ? null : min((int) $row->due_day, $examDay - 1),
+                gap: (bool) $row->gap_open,
+            );
+        }
+
+        return $met;
     }
 
     private static function rehearsal(Exam $exam): ?Rehearsal

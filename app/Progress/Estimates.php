@@ -59,6 +59,7 @@ final readonly class Estimates
                 array_map(fn (SyllabusTopic $topic): float => (float) $topic->weight, $topics),
             ),
             bestHours: BestHours::of($looked, $ability, $candidacy->enrolment()->timeZone),
+            syllabus: $syllabus,
         );
     }
 }

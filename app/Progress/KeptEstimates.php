@@ -25,6 +25,9 @@ final readonly class KeptEstimates
     /** Of fewer independent answers an estimate takes no time to speak of. */
     private const AT_ONCE = 3000;
 
+    /** What was kept in another is worked out anew. */
+    private const FORMAT = 2;
+
     public function __construct(
         private Estimates $estimates,
         private AnswerHistory $past,
@@ -110,12 +113,12 @@ final readonly class KeptEstimates
      */
     public function make(Candidacy $candidacy, int $now): array
     {
+        $estimate = $this->estimates->at(candidacy: $candidacy, now: $now);
+        $stands = ProgressSnapshot::of($candidacy->exam, $estimate);
+
         return [
-            'stands' => ProgressSnapshot::of($candidacy->exam, $this->estimates->at(
-                candidacy: $candidacy,
-                now: $now,
-            )),
-            'story' => $this->past->of($candidacy),
+            'stands' => $stands,
+            'story' => $this->past->of($candidacy, $stands['outlook'] === null ? null : $estimate),
         ];
     }
 
@@ -126,7 +129,7 @@ final readonly class KeptEstimates
      */
     public static function written(array $made): string
     {
-        return json_encode($made, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+        return json_encode(['format' => self::FORMAT] + $made, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
     }
 
     /** @return Kept|null null: it cannot be read any more */
@@ -135,6 +138,6 @@ final readonly class KeptEstimates
         $kept = json_decode($json, true);
 
         /** @var Kept|null */
-        return is_array($kept) && isset($kept['stands']['minutes'], $kept['story']['trend']) ? $kept : null;
+        return is_array($kept) && ($kept['format'] ?? null) === self::FORMAT ? $kept : null;
     }
 }

@@ -10,11 +10,13 @@ use Uplandia\Core\Assembly\Mode;
 final readonly class TrendSittingView
 {
     /**
-     * @param  int  $n  Answers.
-     * @param  float  $share  Mean credit of what was answered.
+     * @param  int  $n  Answers that were no rapid guesses: as many it weighs in the line.
+     * @param  float  $share  Of its marks, as everywhere; penalties can make it negative.
      * @param  float  $low  Wilson 95 %.
      * @param  float  $high  Wilson 95 %.
      * @param  float|null  $line  The smooth line there; null: too few sittings for one.
+     * @param  float|null  $expected  What is expected today of those very questions, as a share of their marks; null:
+     *     there is too little evidence for an outlook.
      */
     public function __construct(
         public string $sitting,
@@ -25,6 +27,7 @@ final readonly class TrendSittingView
         public float $low,
         public float $high,
         public ?float $line,
+        public ?float $expected,
     ) {
     }
 }

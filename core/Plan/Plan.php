@@ -6,11 +6,13 @@ namespace Uplandia\Core\Plan;
 
 use Brick\Math\BigRational;
 use Uplandia\Core\Assembly\Allocation;
+use Uplandia\Core\Plan\Internal\Supply;
 
 /**
  * The weeks up to an exam: due revisits first, then a rehearsal in each of the last three, then of the rest half new
- * questions and half where most is at stake. The same state gives the same plan; it is made anew from what is, so what
- * was not done is spread over what is left. Source: computation.md, section 14.
+ * questions and half where most is at stake, no more than there is; hours that are left over are told. The same state
+ * gives the same plan; it is made anew from what is, so what was not done is spread over what is left.
+ * Source: computation.md, section 14.
  */
 final readonly class Plan
 {
@@ -70,6 +72,7 @@ final readonly class Plan
         if ($rehearsed) {
             unset($rehearsals[0]);
         }
+        $supply = new Supply($topics, array_column($spans, 1));
         $weeks = [];
         $waiting = $left = 0;
         foreach ($spans as $i => [$from, $to]) {
@@ -90,21 +93,18 @@ final readonly class Plan
                 $room -= $fits ? $rehearsal->ms : 0;
             }
             $questions = intdiv($room, $hours->questionMs);
-            $new = self::new(
-                topics: $topics,
+            $pace = self::pace(
                 unseen: $unseen,
-                n: min(
-                    intdiv($questions + 1, 2),
-                    self::pace(
-                        unseen: $unseen,
-                        spans: array_slice($spans, $i),
-                        examDay: $examDay,
-                        hours: $hours,
-                    ),
-                ),
+                spans: array_slice($spans, $i),
+                examDay: $examDay,
+                hours: $hours,
             );
-            $unseen = array_map(static fn (int $of, int $n): int => $of - $n, $unseen, $new);
-            $weak = self::weak($topics, $questions - array_sum($new));
+            $new = self::new($topics, $unseen, min(intdiv($questions + 1, 2), $pace));
+            $weak = self::weak($topics, $supply->in($i), $questions - array_sum($new));
+            // Where there is too little to work on, its half goes to what must be met anyway.
+            $new = self::new($topics, $unseen, min($questions - array_sum($weak), $pace));
+            $unseen = self::less($unseen, $new);
+            $supply->spend($i, $weak, $new);
             $weeks[] = new Week(
                 from: $from,
                 to: $to,
@@ -118,9 +118,15 @@ final readonly class Plan
                 rehearsal: $day,
             );
         }
+        // What a later week has no room for is met earlier, where hours are left over, as late as may be.
+        foreach (array_reverse($weeks, preserve_keys: true) as $i => $week) {
+            $more = self::new($topics, $unseen, intdiv($week->spareMs(), $hours->questionMs));
+            $unseen = self::less($unseen, $more);
+            $weeks[$i] = $week->meeting($more, $hours->questionMs);
+        }
 
         return new self(
-            weeks: $weeks,
+            weeks: array_values($weeks),
             leftOut: $unseen,
             leftOutRevisits: $waiting,
             leftOutRehearsals: $left,
@@ -202,12 +208,13 @@ final readonly class Plan
     }
 
     /**
-     * By points at stake; where none is known, by weight. As often as a topic has questions, and then again.
+     * By points at stake; where none is known, by weight. No more of a topic than there is to work on.
      *
      * @param  list<Topic>  $topics
+     * @param  list<int>  $there  by topic
      * @return list<int> by topic
      */
-    private static function weak(array $topics, int $n): array
+    private static function weak(array $topics, array $there, int $n): array
     {
         $known = array_sum(array_map(static fn (Topic $topic): float => $topic->stake, $topics)) > 0;
 
@@ -215,14 +222,22 @@ final readonly class Plan
             $n,
             array_map(
                 // Hundredths of a point: an allocation is exact, a stake is not.
-                static fn (Topic $topic): string => match (true) {
-                    $topic->bank === 0 => '0',
-                    $known => (string) BigRational::of((int) round(100 * $topic->stake)),
-                    default => $topic->weight,
-                },
+                static fn (Topic $topic): string => $known
+                    ? (string) BigRational::of((int) round(100 * $topic->stake))
+                    : $topic->weight,
                 $topics,
             ),
-            array_fill(0, count($topics), $n),
+            $there,
         )->counts;
+    }
+
+    /**
+     * @param  list<int>  $of
+     * @param  list<int>  $counts
+     * @return list<int>
+     */
+    private static function less(array $of, array $counts): array
+    {
+        return array_map(static fn (int $all, int $n): int => $all - $n, $of, $counts);
     }
 }

@@ -10,10 +10,10 @@ final readonly class Topic
     /**
      * @param  string  $weight  in the exam, exact
      * @param  int  $unseen  questions never met
-     * @param  int  $bank  all of its questions
+     * @param  list<Met>  $met  those that were
      * @param  float  $stake  points at stake; 0: none, or not known
      */
-    public function __construct(public string $weight, public int $unseen, public int $bank, public float $stake)
+    public function __construct(public string $weight, public int $unseen, public array $met, public float $stake)
     {
     }
 }

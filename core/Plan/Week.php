@@ -30,6 +30,32 @@ final readonly class Week
     ) {
     }
 
+    /**
+     * The same with more questions that were never met.
+     *
+     * @param  list<int>  $more  by topic
+     */
+    public function meeting(array $more, int $questionMs): self
+    {
+        return new self(
+            from: $this->from,
+            to: $this->to,
+            days: $this->days,
+            ms: $this->ms,
+            plannedMs: $this->plannedMs + array_sum($more) * $questionMs,
+            revisits: $this->revisits,
+            new: array_map(static fn (int $new, int $n): int => $new + $n, $this->new, $more),
+            weak: $this->weak,
+            rehearsal: $this->rehearsal,
+        );
+    }
+
+    /** Left over: for rehearsals and papers, the handbook and cards. */
+    public function spareMs(): int
+    {
+        return $this->ms - $this->plannedMs;
+    }
+
     /** All but those of a rehearsal. */
     public function questions(): int
     {

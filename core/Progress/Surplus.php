@@ -30,9 +30,13 @@ final readonly class Surplus
     /** Credit less what was expected of it: x − c − (1 − c)·σ(θ − b). */
     public static function one(Response $response, Ability $ability): float
     {
-        $right = 1 / (1 + exp($response->b - $ability->theta[$response->topic]));
+        return $response->x - self::expected($ability->theta[$response->topic], $response->b, $response->c);
+    }
 
-        return $response->x - $response->c - (1 - $response->c) * $right;
+    /** c + (1 − c)·σ(θ − b). */
+    public static function expected(float $theta, float $b, float $c): float
+    {
+        return $c + (1 - $c) / (1 + exp($b - $theta));
     }
 
     /**

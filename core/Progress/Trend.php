@@ -7,33 +7,39 @@ namespace Uplandia\Core\Progress;
 use Uplandia\Core\Statistics\Lowess;
 use Uplandia\Core\Statistics\Wilson;
 
-/** How sittings came out over time, with a line through them. Source: computation.md, section 11. */
+/**
+ * How sittings came out over time, with a line through them in which each weighs as many as its answers.
+ * Source: computation.md, section 11.
+ *
+ * Of a sitting are told: when it was, in any unit; the share of its marks, which may be negative; how many questions
+ * of equal marks would tell as much; answers that were no rapid guesses, at least one.
+ *
+ * @phpstan-type Sat array{at: float, share: float, effective: float, answers: int}
+ */
 final class Trend
 {
     /** Fewer sittings make no line. */
     public const LINE_FROM = 5;
 
     /**
-     * @param  list<array{at: float, credit: float, n: int}>  $sittings  in order of time: when, in any unit; summed
-     *   credit; answers, at least one
+     * @param  list<Sat>  $sittings  in order of time
      * @return list<TrendPoint>
      */
     public static function of(array $sittings): array
     {
-        $shares = array_map(static fn (array $one): float => $one['credit'] / $one['n'], $sittings);
         $line = count($sittings) < self::LINE_FROM ? null : Lowess::smooth(
             array_map(static fn (array $one): float => $one['at'] - $sittings[0]['at'], $sittings),
-            $shares,
+            array_column($sittings, 'share'),
+            array_map(floatval(...), array_column($sittings, 'answers')),
         );
 
         return array_map(
-            static fn (array $one, float $share, int $i): TrendPoint => new TrendPoint(
-                share: $share,
-                band: Wilson::interval($one['credit'], $one['n']),
-                line: $line === null ? null : max(0.0, min(1.0, $line[$i])),
+            static fn (array $one, int $i): TrendPoint => new TrendPoint(
+                share: $one['share'],
+                band: Wilson::interval(max(0.0, $one['share']) * $one['effective'], $one['effective']),
+                line: $line === null ? null : min(1.0, $line[$i]),
             ),
             $sittings,
-            $shares,
             array_keys($sittings),
         );
     }

@@ -10,7 +10,7 @@ use Uplandia\Core\Statistics\Interval;
 final readonly class TrendPoint
 {
     /**
-     * @param  float  $share  mean credit of what was answered, 0 to 1
+     * @param  float  $share  of its marks; penalties can make it negative
      * @param  Interval  $band  Wilson 95 % of it
      * @param  float|null  $line  the smooth line there; null: too few sittings for one
      */

@@ -7,6 +7,7 @@ namespace Uplandia\Core\Statistics;
 /**
  * A smooth line through points: lines fitted to the neighbourhood of each, weighed by the tricube of the distance, and
  * three times more with the bisquare of what was left over, so that single odd points do not bend it (Cleveland 1979).
+ * A point may weigh more than another, such as one that rests on more answers; which are near, it does not change.
  * Example: points on a straight line are their own smooth line.
  */
 final class Lowess
@@ -24,17 +25,19 @@ final class Lowess
     /**
      * @param  list<float>  $x  rising
      * @param  list<float>  $y  of the same length
+     * @param  list<float>|null  $weights  of the points, each above 0; null: all weigh the same
      * @param  float  $span  share of the points that a neighbourhood holds
      * @return list<float> the line at each x
      */
-    public static function smooth(array $x, array $y, float $span = self::SPAN): array
+    public static function smooth(array $x, array $y, ?array $weights = null, float $span = self::SPAN): array
     {
         $n = count($x);
         if ($n < 3 || $y === []) {
             return $y;
         }
         $near = max(2, min($n, (int) floor($span * $n + 1e-9)));
-        $trust = array_fill(0, $n, 1.0);
+        $weights ??= array_fill(0, $n, 1.0);
+        $trust = $weights;
         $line = $y;
         for ($round = 0; $round <= self::ROUNDS; $round++) {
             for ($i = 0; $i < $n; $i++) {
@@ -47,8 +50,11 @@ final class Lowess
                 break;
             }
             $trust = array_map(
-                static fn (float $one): float => $one >= 6 * $middle ? 0.0 : (1 - ($one / (6 * $middle)) ** 2) ** 2,
+                static fn (float $one, float $weight): float => $one >= 6 * $middle
+                    ? 0.0
+                    : (1 - ($one / (6 * $middle)) ** 2) ** 2 * $weight,
                 $left,
+                $weights,
             );
         }
 
@@ -58,7 +64,7 @@ final class Lowess
     /**
      * @param  list<float>  $x
      * @param  list<float>  $y
-     * @param  list<float>  $trust
+     * @param  list<float>  $trust  what each weighs, less what it is out of line
      */
     private static function at(int $i, array $x, array $y, array $trust, int $near): float
     {

@@ -2975,6 +2975,8 @@ export interface components {
             ms: number;
             /** @description That what is planned takes. */
             plannedMs: number;
+            /** @description Left over: for rehearsals and papers, the handbook and cards. */
+            spareMs: number;
             /** @description Known to be due. */
             revisits: number;
             /** @description Never met, in the order of the blueprint. */
@@ -3819,9 +3821,9 @@ export interface components {
             at: number;
             /** @enum {string} */
             mode: "tutor" | "timed" | "untimed";
-            /** @description Answers. */
+            /** @description Answers that were no rapid guesses: as many it weighs in the line. */
             n: number;
-            /** @description Mean credit of what was answered. */
+            /** @description Of its marks, as everywhere; penalties can make it negative. */
             share: number;
             /** @description Wilson 95 %. */
             low: number;
@@ -3829,6 +3831,8 @@ export interface components {
             high: number;
             /** @description The smooth line there; null: too few sittings for one. */
             line: number | null;
+            /** @description What is expected today of those very questions, as a share of their marks; null: there is too little evidence for an outlook. */
+            expected: number | null;
         };
         /** @description A response of which a candidate asked, in tutor mode, whether it is right. The first one counts. */
         Try: {

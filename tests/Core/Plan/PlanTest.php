@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Uplandia\Core\Plan\Hours;
+use Uplandia\Core\Plan\Met;
 use Uplandia\Core\Plan\Plan;
 use Uplandia\Core\Plan\Rehearsal;
 use Uplandia\Core\Plan\Topic;
@@ -22,14 +23,22 @@ final class PlanTest extends TestCase
 
     private const HOUR = 3_600_000;
 
-    /** @return list<Topic> */
+    /** @return list<Topic> with more to work on than there is time for */
     private static function topics(int $unseen = 60, float $stake = 0.0): array
     {
+        $met = [self::met(400)];
+
         return [
-            new Topic(weight: '60', unseen: $unseen, bank: 100, stake: 0.0),
-            new Topic(weight: '30', unseen: $unseen, bank: 100, stake: 3 * $stake),
-            new Topic(weight: '10', unseen: $unseen, bank: 100, stake: $stake),
+            new Topic(weight: '60', unseen: $unseen, met: $met, stake: 0.0),
+            new Topic(weight: '30', unseen: $unseen, met: $met, stake: 3 * $stake),
+            new Topic(weight: '10', unseen: $unseen, met: $met, stake: $stake),
         ];
+    }
+
+    /** Last seen two months ago, unless said otherwise. */
+    private static function met(int $n, int $day = self::MONDAY - 60, ?int $due = null, bool $gap = false): Met
+    {
+        return new Met(n: $n, day: $day, due: $due, gap: $gap);
     }
 
     /** Five hours a week from Monday to Friday, three minutes a question: 20 a day. */
@@ -178,13 +187,74 @@ final class PlanTest extends TestCase
             examDay: self::MONDAY + 7,
             hours: self::hours(),
             topics: [
-                new Topic(weight: '50', unseen: 0, bank: 0, stake: 5.0),
-                new Topic(weight: '50', unseen: 0, bank: 9, stake: 1.0),
+                new Topic(weight: '50', unseen: 0, met: [], stake: 5.0),
+                new Topic(weight: '50', unseen: 0, met: [self::met(9)], stake: 1.0),
             ],
             due: [],
             rehearsal: null,
         );
-        self::assertSame([0, 100], $plan->weeks[0]->weak);
+        // No more than there is; the rest of the hours is left over.
+        self::assertSame([0, 9], $plan->weeks[0]->weak);
+        self::assertSame(91 * 180_000, $plan->weeks[0]->spareMs());
+        self::assertTrue($plan->fits());
+    }
+
+    public function test_a_question_is_worked_on_once_in_a_week_and_only_a_gap_or_what_was_not_seen_for_a_month(): void
+    {
+        $weak = fn (Met ...$met): array => array_map(
+            fn (Week $week): int => $week->weak[0],
+            Plan::of(
+                today: self::MONDAY,
+                examDay: self::MONDAY + 42,
+                hours: self::hours(),
+                topics: [new Topic(weight: '1', unseen: 0, met: array_values($met), stake: 1.0)],
+                due: [],
+                rehearsal: null,
+            )->weeks,
+        );
+        // Seen 25 days ago: thirty days are over on Saturday, and again five weeks later.
+        self::assertSame([3, 0, 0, 0, 0, 3], $weak(self::met(3, self::MONDAY - 25)));
+        self::assertSame([0, 3, 0, 0, 0, 0], $weak(self::met(3, self::MONDAY - 23)));
+        // An open gap, missed yesterday: on Sunday seven days are over, and then each week.
+        self::assertSame([2, 2, 2, 2, 2, 2], $weak(self::met(2, self::MONDAY - 1, gap: true)));
+        self::assertSame([0, 2, 2, 2, 2, 2], $weak(self::met(2, self::MONDAY, gap: true)));
+        // What comes back in a week is its revisit, not this; seven days later a gap can be worked on.
+        self::assertSame([2, 2, 0, 2, 2, 2], $weak(
+            self::met(2, self::MONDAY - 8, due: self::MONDAY + 15, gap: true),
+        ));
+        self::assertSame([0, 0, 0, 0, 0, 0], $weak(self::met(4, self::MONDAY - 20, due: self::MONDAY + 9)));
+        self::assertSame([0, 0, 0, 0, 0, 4], $weak(self::met(4, self::MONDAY - 40, due: self::MONDAY - 3)));
+    }
+
+    public function test_what_was_new_is_worked_on_a_month_later(): void
+    {
+        $plan = Plan::of(
+            today: self::MONDAY,
+            examDay: self::MONDAY + 49,
+            hours: self::hours(),
+            topics: [new Topic(weight: '1', unseen: 10, met: [], stake: 1.0)],
+            due: [],
+            rehearsal: null,
+        );
+        self::assertSame([2, 2, 2, 2, 2, 0, 0], array_map(fn (Week $week): int => $week->new[0], $plan->weeks));
+        self::assertSame([0, 0, 0, 0, 0, 2, 2], array_map(fn (Week $week): int => $week->weak[0], $plan->weeks));
+    }
+
+    public function test_what_a_later_week_has_no_room_for_is_met_earlier_where_hours_are_left_over(): void
+    {
+        $plan = Plan::of(
+            today: self::MONDAY,
+            examDay: self::MONDAY + 28,
+            hours: self::hours(),
+            topics: [new Topic(weight: '1', unseen: 120, met: [], stake: 0.0)],
+            // The second week is all revisits.
+            due: [self::MONDAY + 7 => 100],
+            rehearsal: new Rehearsal(questions: 60, ms: 5 * self::HOUR),
+        );
+        // Two rehearsals fill the last two weeks, the third does not fit into the second.
+        self::assertSame([null, null, self::MONDAY + 18, self::MONDAY + 25], array_column($plan->weeks, 'rehearsal'));
+        self::assertSame([100, 0, 0, 0], array_map(fn (Week $week): int => $week->new[0], $plan->weeks));
+        self::assertSame([20, 1], [$plan->leftOut[0], $plan->leftOutRehearsals]);
     }
 
     public function test_what_does_not_fit_is_named(): void
@@ -255,6 +325,12 @@ final class PlanTest extends TestCase
         self::assertSame([45, 45, 45, 0, 0], $at(self::MONDAY + 7, 45));
     }
 
+    /** How often so many questions can be worked on before an exam. */
+    private static function most(int $n, int $from, int $exam, int $rest): int
+    {
+        return $from >= $exam ? 0 : $n * (1 + intdiv($exam - 1 - $from, $rest));
+    }
+
     public function test_any_plan_adds_up_and_the_same_state_gives_the_same(): void
     {
         $chance = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'plans', true)));
@@ -264,7 +340,12 @@ final class PlanTest extends TestCase
             $topics = array_map(fn (int $i): Topic => new Topic(
                 weight: (string) $chance->getInt(1, 30),
                 unseen: $chance->getInt(0, 80),
-                bank: 80,
+                met: array_map(fn (): Met => self::met(
+                    $chance->getInt(1, 9),
+                    $today - $chance->getInt(0, 60),
+                    $chance->getInt(0, 1) === 0 ? null : min($exam - 1, $today + $chance->getInt(-9, 90)),
+                    $chance->getInt(0, 1) === 0,
+                ), range(1, $chance->getInt(1, 8))),
                 stake: $chance->getInt(0, 400) / 100,
             ), range(1, $chance->getInt(1, 9)));
             $due = [];
@@ -294,6 +375,14 @@ final class PlanTest extends TestCase
             foreach ($topics as $t => $topic) {
                 $new = array_sum(array_map(fn (Week $week): int => $week->new[$t], $plan->weeks));
                 self::assertSame($topic->unseen, $new + $plan->leftOut[$t]);
+                // No question more often than once in seven days, or in thirty, from when it may be worked on.
+                $most = self::most($topic->unseen, $today + 30, $exam, 30);
+                foreach ($topic->met as $met) {
+                    $rest = $met->gap ? 7 : 30;
+                    $most += self::most($met->n, max($today, $met->day + $rest), $exam, $rest);
+                }
+                $weak = array_sum(array_map(fn (Week $week): int => $week->weak[$t], $plan->weeks));
+                self::assertLessThanOrEqual($most, $weak);
             }
             $before = $today - 1;
             foreach ($plan->weeks as $week) {
@@ -304,9 +393,10 @@ final class PlanTest extends TestCase
                     $week->plannedMs,
                     $week->questions() * $hours->questionMs + ($week->rehearsal === null ? 0 : $rehearsal->ms ?? 0),
                 );
-                // Less than a question's time is left over.
-                self::assertLessThan($hours->questionMs, $week->ms - $week->plannedMs);
-                self::assertLessThanOrEqual(array_sum($week->weak) + 1, array_sum($week->new));
+                // While hours are left over, nothing is left out that they could take.
+                if ($week->spareMs() >= $hours->questionMs) {
+                    self::assertSame(0, array_sum($plan->leftOut));
+                }
                 foreach ($week->days as $day) {
                     self::assertFalse($hours->isOff($day));
                 }

@@ -85,7 +85,7 @@ final class TrendTest extends TestCase
     public function test_a_trend_has_bands_and_a_line_only_from_five_sittings_on(): void
     {
         $sittings = fn (int $n): array => array_map(
-            fn (int $i): array => ['at' => (float) $i, 'credit' => 8.0, 'n' => 10],
+            fn (int $i): array => ['at' => (float) $i, 'share' => 0.8, 'effective' => 10.0, 'answers' => 10],
             range(1, $n),
         );
         $four = Trend::of($sittings(4));
@@ -95,5 +95,27 @@ final class TrendTest extends TestCase
         $five = Trend::of($sittings(5));
         self::assertEqualsWithDelta(0.8, $five[4]->line, 1e-9);
         self::assertSame([], Trend::of([]));
+        // Penalties can take more than there was.
+        $minus = Trend::of([['at' => 0.0, 'share' => -0.1, 'effective' => 4.0, 'answers' => 4]])[0];
+        self::assertSame([-0.1, 0.0], [$minus->share, $minus->band->low]);
+    }
+
+    public function test_a_test_weighs_as_many_as_its_answers_not_like_any_other(): void
+    {
+        $sat = fn (int $answers, float $share, float $at): array => [
+            'at' => $at, 'share' => $share, 'effective' => (float) $answers, 'answers' => $answers,
+        ];
+        // Six short tests that came out well, and among them a paper that did not.
+        $line = fn (int $paper): float => (float) Trend::of([
+            $sat(15, 0.80, 0.0), $sat(15, 0.90, 1.0), $sat(15, 0.85, 2.0), $sat($paper, 0.60, 3.0),
+            $sat(15, 0.88, 4.0), $sat(15, 0.82, 5.0), $sat(15, 0.86, 6.0),
+        ])[3]->line;
+        self::assertLessThan($line(15) - 0.05, $line(150));
+        // All weights alike are none, and twice the weight is the point twice.
+        $x = [0.0, 1.0, 2.0, 3.0, 4.0, 5.0];
+        $y = [0.2, 0.5, 0.4, 0.9, 0.3, 0.6];
+        self::assertEqualsWithDelta(Lowess::smooth($x, $y), Lowess::smooth($x, $y, array_fill(0, 6, 7.0)), 1e-12);
+        $heavy = Lowess::smooth($x, $y, [1.0, 1.0, 1.0, 2.0, 1.0, 1.0], 1.0);
+        self::assertGreaterThan(Lowess::smooth($x, $y, null, 1.0)[3], $heavy[3]);
     }
 }

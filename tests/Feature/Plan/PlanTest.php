@@ -84,10 +84,15 @@ final class PlanTest extends TestCase
                 ['2026-06-22', '2026-06-23', 2]],
             array_map(fn (array $week): array => [$week['from'], $week['to'], $week['days']], $plan['weeks']),
         );
-        // Twelve minutes a day, three a question: four a day, at most half of them new; twelve there are.
+        // Twelve minutes a day, three a question: four a day. Nothing was met that could be worked on again, so the
+        // twelve new ones go to the five days up to two weeks before the exam, and the rest is left over.
         self::assertSame(36 * 60_000, $plan['weeks'][0]['ms']);
         $sum = fn (array $parts): int => array_sum(array_column($parts, 'questions'));
-        self::assertSame([6, 6, 0, 0], array_map(fn (array $week): int => $sum($week['new']), $plan['weeks']));
+        self::assertSame([8, 4, 0, 0], array_map(fn (array $week): int => $sum($week['new']), $plan['weeks']));
+        self::assertSame([12, 24, 60, 24], array_map(
+            fn (array $week): int => intdiv($week['spareMs'], 60_000),
+            $plan['weeks'],
+        ));
         self::assertSame([0, 0], [$plan['missingMs'], count($plan['leftOut'])]);
         self::assertSame('Ridges', $plan['weeks'][0]['new'][0]['name']);
 
@@ -120,13 +125,13 @@ final class PlanTest extends TestCase
         $this->date('2026-06-24');
         $this->sit('rm', ['mode' => 'untimed']);
         $this->hours(['hoursWeek' => 1.5])->assertNoContent();
-        // Done before counts as if it had been planned: two, and eighteen for the three days that are left.
+        // Done before counts as if it had been planned: two, and of the ten that are new eight in the three days left.
         $week = fn (): array => $this->getJson('/api/exams/small-hills/today')->assertOk()->json('week');
         $first = $week();
-        self::assertSame(['2026-06-01', 20, 2, 40_000], [
+        self::assertSame(['2026-06-01', 10, 2, 40_000], [
             $first['from'], $first['questions'], $first['answered'], $first['spentMs'],
         ]);
-        self::assertSame(40_000 + 54 * 60_000, $first['ms']);
+        self::assertSame(40_000 + 24 * 60_000, $first['ms']);
         $this->sit('rmb', ['mode' => 'untimed']);
         $this->travel(1)->days();
         self::assertSame(array_replace($first, ['answered' => 4, 'spentMs' => 100_000]), $week());
@@ -164,10 +169,13 @@ final class PlanTest extends TestCase
         self::assertSame(2, DB::table('plan_weeks')->count());
         $this->sit('r', ['mode' => 'untimed']);
         self::assertSame([1, 20_000], [$week()['answered'], $week()['spentMs']]);
-        // With other hours what is left is planned anew.
-        $before = $week()['questions'];
-        $this->hours(['hoursWeek' => 3])->assertNoContent();
-        self::assertSame(1 + 2 * $before, $week()['questions']);
+        // With other hours what is left is planned anew: one day of eighteen minutes, six questions.
+        self::assertSame(11, $week()['questions']);
+        $this->hours([
+            'hoursWeek' => 1.5,
+            'datesOff' => ['2026-06-08', '2026-06-09', '2026-06-10', '2026-06-11'],
+        ])->assertNoContent();
+        self::assertSame(1 + 6, $week()['questions']);
     }
 
     public function test_a_week_that_was_not_done_is_spread_over_what_is_left(): void

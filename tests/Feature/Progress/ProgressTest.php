@@ -79,10 +79,10 @@ final class ProgressTest extends TestCase
             self::assertEqualsWithDelta($topic['weight'] * max(0, 0.7 - $topic['share']), $topic['stake'], 1e-9);
             self::assertTrue($topic['low'] <= $topic['share'] && $topic['share'] <= $topic['high']);
         }
-        // Seven of eleven that were answered.
+        // Seven of twelve marks, as the result and the list of tests say; what was left blank weighs nothing.
         $trend = $progress->json('trend.0');
         self::assertSame(['timed', 11, null], [$trend['mode'], $trend['n'], $trend['line']]);
-        self::assertEqualsWithDelta(7 / 11, $trend['share'], 1e-9);
+        self::assertEqualsWithDelta(7 / 12, $trend['share'], 1e-9);
         $month = $progress->json('months.0');
         self::assertSame(['2026-01', 11], [$month['month'], $month['n']]);
         self::assertEqualsWithDelta(0.95 - 7 / 11, $month['off'], 1e-9);

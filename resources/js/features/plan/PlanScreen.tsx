@@ -61,7 +61,8 @@ function Laid({ plan }: { plan: View<'Plan'> }) {
       <Weeks weeks={weeks} questionMs={plan.questionMs} />
       <p className="max-w-[75ch] text-sm text-base-content/75">
         Revisits that are known to be due come first, then the rehearsal, then half new questions and half where most is
-        at stake. What you do not get round to is spread over the weeks that are left. New revisits come as you answer.
+        at stake: open gaps and what you have not seen for a month, none more than once in seven days. What you do not
+        get round to is spread over the weeks that are left. New revisits come as you answer.
       </p>
       <div>
         <DownloadButton

@@ -4,7 +4,7 @@ import type { View } from '../../api/client';
 import { Opener } from '../../ui/Opener';
 import { weekday } from '../../ui/dates';
 import { count } from '../../ui/words';
-import { hours } from './planned';
+import { hours, spareSaid } from './planned';
 
 type Week = View<'PlanWeek'>;
 type Part = View<'PlanPart'>;
@@ -100,6 +100,7 @@ function Row(props: { week: Week; most: number; each: number; open: boolean; onT
           {week.revisits > 0 && <Detail name="Revisits">{week.revisits} known to be due</Detail>}
           {fresh > 0 && <Detail name="New to you">{named(week.new)}</Detail>}
           {weak > 0 && <Detail name="At stake">{named(week.weak)}</Detail>}
+          {spareSaid(week.spareMs) && <Detail name="Left over">{spareSaid(week.spareMs)}</Detail>}
         </dl>
       )}
     </li>

@@ -8,8 +8,9 @@ export function planned({ weeks, missingMs, leftOut, leftOutRevisits, leftOutReh
   const all = weeks.reduce((sum, { plannedMs }) => sum + plannedMs, 0);
   const fresh = weeks.reduce((sum, week) => sum + week.new.reduce((n, part) => n + part.questions, 0), 0);
   const length = `${count(weeks.length, 'week')}, ${hours(all)}`;
+  const spare = spareSaid(weeks.reduce((sum, { spareMs }) => sum + spareMs, 0));
   if (missingMs === 0)
-    return `${length}. It fits: ${fresh === 0 ? 'you have met all there is' : 'all is met in time'}.`;
+    return `${length}. It fits: ${fresh === 0 ? 'you have met all there is' : 'all is met in time'}.${spare && ` Left over: ${spare}.`}`;
   const unmet = leftOut.reduce((n, part) => n + part.questions, 0);
   const out = [
     unmet > 0 &&
@@ -18,6 +19,11 @@ export function planned({ weeks, missingMs, leftOut, leftOutRevisits, leftOutReh
     leftOutRehearsals > 0 && count(leftOutRehearsals, 'rehearsal'),
   ].filter(Boolean);
   return `${length}. It does not fit: ${hours(missingMs)} are missing. Left out would be ${out.join('; ')}.`;
+}
+
+/** What to do with hours for which there are no questions left; nothing where there is no half hour of them. */
+export function spareSaid(ms: number): string {
+  return ms < 1_800_000 ? '' : `${hours(ms)}, for rehearsals and papers, the handbook and your cards`;
 }
 
 /** Hours to the half: nobody plans by the minute. */

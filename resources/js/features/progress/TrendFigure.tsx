@@ -8,7 +8,8 @@ import { AsTable } from '../../ui/Fold';
 import { Picture } from '../../ui/Picture';
 import { Segments } from '../../ui/Segments';
 import { Table } from '../../ui/Table';
-import { count, dayTime, MODES, percent } from '../../ui/words';
+import { dayTime, MODES, percent } from '../../ui/words';
+import { besideExam, lineSaid } from './trend';
 
 type Sat = View<'TrendSitting'>;
 
@@ -23,10 +24,11 @@ export function TrendFigure({ progress }: { progress: View<'Progress'> }) {
   const mode = chosen ?? (modes.includes('timed') ? 'timed' : modes[0]);
   if (!mode) return null;
   const sat = progress.trend.filter((one) => one.mode === mode);
+  const beside = besideExam(sat, progress.outlook);
   return (
     <Figure
       title="How your tests came out"
-      evidence="Of what was answered, with its band of 95 %; only tests of which at least 80 % were answered, rapid guesses left out."
+      evidence="Share of the marks, with its band of 95 %; only tests of which at least 80 % were answered and all is marked. In the line a test weighs as many as its answers, rapid guesses left out."
     >
       <Segments
         label="Mode"
@@ -34,7 +36,8 @@ export function TrendFigure({ progress }: { progress: View<'Progress'> }) {
         chosen={mode}
         onChoose={setChosen}
       />
-      <p>{sentence(sat, progress.cut)}</p>
+      <p>{lineSaid(sat, progress.cut)}</p>
+      {beside && <p>{beside}</p>}
       <Picture height={HIGH} told={`${sat.length} tests; the table below has each.`}>
         {(width) => <Points width={width} sat={sat} cut={progress.cut} />}
       </Picture>
@@ -48,6 +51,7 @@ export function TrendFigure({ progress }: { progress: View<'Progress'> }) {
               <th scope="col">Answers</th>
               <th scope="col">Share</th>
               <th scope="col">Likely</th>
+              <th scope="col">Expected today</th>
             </tr>
           }
         >
@@ -66,23 +70,13 @@ export function TrendFigure({ progress }: { progress: View<'Progress'> }) {
               <td className="whitespace-nowrap">
                 {percent(one.low)} to {percent(one.high)}
               </td>
+              <td>{one.expected === null ? 'not known yet' : percent(one.expected)}</td>
             </tr>
           ))}
         </Table>
       </AsTable>
     </Figure>
   );
-}
-
-function sentence(sat: readonly Sat[], cut: number): string {
-  const [first, last] = [sat.find(({ line }) => line !== null), sat.findLast(({ line }) => line !== null)];
-  if (!first || !last || first.line === null || last.line === null)
-    return `${count(sat.length, 'test')} so far: a line is drawn from five on.`;
-  const change = Math.round(100 * last.line) - Math.round(100 * first.line);
-  const stands = `The line stands at ${percent(last.line)}, ${last.line >= cut ? 'above' : 'below'} the cut of ${percent(cut)}`;
-  return change === 0
-    ? `${stands}, where it began.`
-    : `${stands}; it has ${change > 0 ? 'risen' : 'fallen'} by ${Math.abs(change)} points over ${sat.length} tests.`;
 }
 
 function Points({ width, sat, cut }: { width: number; sat: readonly Sat[]; cut: number }) {
@@ -94,7 +88,7 @@ function Points({ width, sat, cut }: { width: number; sat: readonly Sat[]; cut: 
   const smooth = line<Sat>()
     .defined((one) => one.line !== null)
     .x(({ at }) => x(at))
-    .y((one) => y(one.line ?? 0));
+    .y((one) => y(Math.max(0, one.line ?? 0)));
   return (
     <>
       {[0, 0.5, 1].map((tick) => (
@@ -127,7 +121,7 @@ function Points({ width, sat, cut }: { width: number; sat: readonly Sat[]; cut: 
             className="stroke-base-content/40"
             strokeWidth="1.5"
           />
-          <circle cx={x(one.at)} cy={y(one.share)} r="4" className="fill-base-content" />
+          <circle cx={x(one.at)} cy={y(Math.max(0, one.share))} r="4" className="fill-base-content" />
         </g>
       ))}
       <path d={smooth([...sat]) ?? ''} fill="none" className="stroke-primary" strokeWidth="3" />
