@@ -111,7 +111,12 @@ final readonly class Comparison implements Compares
 
         return $row === null || (int) $row->n === 0
             ? null
-            : new SameQuestionsView((int) $row->n, (float) $row->cohort, (float) $row->mine);
+            : new SameQuestionsView(
+                questions: (int) $row->n,
+                answered: (int) $row->answered,
+                cohort: (float) $row->cohort,
+                mine: (float) $row->mine,
+            );
     }
 
     /** @return list<AttemptView> */

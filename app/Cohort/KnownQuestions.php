@@ -12,7 +12,7 @@ use Uplandia\Core\Marking\Outcome;
 /** What somebody made of questions that enough of the cohort have met first, beside what the cohort made of them. */
 final class KnownQuestions
 {
-    /** @return Builder outcomes that are settled, with n, mean credit and the cohort's to be selected */
+    /** @return Builder outcomes that are settled, with n, how many were answered, mean credit and the cohort's */
     public static function met(): Builder
     {
         return DB::table('outcomes')
@@ -21,6 +21,7 @@ final class KnownQuestions
             ->whereNotNull('item_statistics.facility')
             ->whereNotIn('outcomes.outcome', [Outcome::Pending->value, Outcome::NotReached->value])
             ->selectRaw('count(*) as n, avg(coalesce(outcomes.share, 0.0)) as mine')
-            ->selectRaw('avg(item_statistics.facility) as cohort');
+            ->selectRaw('avg(item_statistics.facility) as cohort')
+            ->selectRaw("count(case when outcomes.outcome != 'left_blank' then 1 end) as answered");
     }
 }

@@ -111,6 +111,6 @@ final readonly class FollowUps
             ? "all that was lost ({$all} {$marks})"
             : "{$lost} of the {$all} lost {$marks}";
 
-        return "{$questions} on {$topics}, where {$where} went: new ones first, then what went wrong.";
+        return "{$questions} on {$topics}, where {$where} went: new ones first, then what you missed, got partly or left blank.";
     }
 }

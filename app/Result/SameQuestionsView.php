@@ -9,11 +9,13 @@ final readonly class SameQuestionsView
 {
     /**
      * @param  int  $questions  Questions of which enough is known.
+     * @param  int  $answered  Of them: what was left blank counts as nothing.
      * @param  float  $cohort  Mean credit of the cohort.
      * @param  float  $mine  The candidate's.
      */
     public function __construct(
         public int $questions,
+        public int $answered,
         public float $cohort,
         public float $mine,
     ) {

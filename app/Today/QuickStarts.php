@@ -19,7 +19,7 @@ use Uplandia\Core\Assembly\Filter\PoolFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Pool;
 
-/** Tests that begin with one click: ten quick ones, what is due, what went wrong last time. */
+/** Tests that begin with one click: ten quick ones, what is due, what was missed, partly right or left blank. */
 final readonly class QuickStarts
 {
     /** As many as one sits down to without thinking. */
@@ -78,7 +78,7 @@ final readonly class QuickStarts
             most: $most,
             otherwise: match ($start) {
                 QuickStart::Due => 'Nothing is due to revisit just now.',
-                QuickStart::Missed => 'Nothing went wrong last time, or it is in a timed test that is not handed in.',
+                QuickStart::Missed => 'Nothing is missed, partly right or left blank, or it is in a timed test that is not handed in.',
                 QuickStart::Ten => 'There are no questions to ask just now.',
             },
         );

@@ -30,7 +30,8 @@ final readonly class Course
                 continue;
             }
             $spent += $result->ms;
-            $marks = $marks->plus($result->scheme->marks)->simplified();
+            // What was left blank is not dealt with: nobody gets ahead by turning pages.
+            $marks = $result->credit->wasAnswered() ? $marks->plus($result->scheme->marks)->simplified() : $marks;
             $legs[] = new Leg($result->position, $spent, $plan?->timeFor($marks));
         }
 

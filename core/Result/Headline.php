@@ -119,7 +119,7 @@ final readonly class Headline
                 Shown::count($sureness->footing['lucky_step'], 'right answer was', 'right answers were').
                     ' a guess: the marks are there, the ground is not yet.',
             ],
-            [$blank, Shown::count($blank, 'question was', 'questions were').' left blank.'],
+            [$blank, self::unanswered($totals)],
             [
                 1.2 * $changes->rightToWrong - $changes->wrongToRight,
                 Shown::count($changes->rightToWrong, 'right answer was', 'right answers were').
@@ -136,6 +136,18 @@ final readonly class Headline
                 'The right option was ruled out in '.Shown::count($striking->keyStruck, 'question', 'questions').'.',
             ],
         ]);
+    }
+
+    private static function unanswered(Totals $totals): string
+    {
+        $left = Shown::count($totals->leftBlank, 'question was', 'questions were').' left blank';
+        $never = Shown::count($totals->notReached, 'question was', 'questions were').' not reached';
+
+        return match (true) {
+            $totals->notReached === 0 => "{$left}.",
+            $totals->leftBlank === 0 => "{$never}.",
+            default => "{$left}, {$totals->notReached} not reached.",
+        };
     }
 
     private static function surerThanRight(SurenessReport $sureness): string

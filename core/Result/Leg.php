@@ -10,7 +10,8 @@ final readonly class Leg
     /**
      * @param  int  $position  of the question, from 0
      * @param  int  $spent  own times up to and with it
-     * @param  int|null  $planned  what the pace plan gives for the marks up to and with it; null: there was no plan
+     * @param  int|null  $planned  what the pace plan gives for the marks answered up to and with it; null: there was
+     *   no plan
      */
     public function __construct(public int $position, public int $spent, public ?int $planned)
     {

@@ -153,7 +153,7 @@ test.describe('by touch', () => {
       .first()
       .tap();
     await expectRoomForFingers(page);
-    await page.getByRole('button', { name: 'Only what went wrong' }).tap();
+    await page.getByRole('button', { name: 'Again: missed, partly, left blank' }).tap();
     await expect(page.getByRole('heading', { name: /, missed$/ })).toBeVisible();
     await expectRoomForFingers(page);
     await page.getByRole('button', { name: 'Sit it on paper' }).tap();
@@ -278,7 +278,7 @@ test('all tests by keyboard alone', async ({ page }) => {
     .focus();
   await page.keyboard.press('Enter');
   await page.keyboard.press('Tab');
-  await expect(page.getByRole('button', { name: 'Only what went wrong' }).first()).toBeFocused();
+  await expect(page.getByRole('button', { name: 'Again: missed, partly, left blank' }).first()).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: /, missed$/ })).toBeVisible();
 });

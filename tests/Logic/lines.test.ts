@@ -45,7 +45,7 @@ describe('which questions are looked at', () => {
   test('each filter leaves its own', () => {
     const left = (name: keyof typeof FILTERS) => positions(lines.filter(FILTERS[name][1]));
     expect(left('all')).toEqual([0, 1, 2, 3]);
-    expect(left('not_right')).toEqual([1, 2, 3]);
+    expect(left('again')).toEqual([1, 2, 3]);
     expect(left('missed')).toEqual([1, 3]);
     expect(left('left_blank')).toEqual([2]);
     expect(left('slow')).toEqual([2, 3]);
@@ -59,7 +59,7 @@ describe('which questions are looked at', () => {
   test('only filters that leave anything are offered, and all always', () => {
     expect(filtersOf([line(0)])).toEqual([['all', 1]]);
     expect(filtersOf([])).toEqual([['all', 0]]);
-    expect(Object.fromEntries(filtersOf(lines))).toMatchObject({ all: 4, not_right: 3, missed: 2, slow: 2 });
+    expect(Object.fromEntries(filtersOf(lines))).toMatchObject({ all: 4, again: 3, missed: 2, slow: 2 });
   });
 
   test('what an address names may be nonsense', () => {

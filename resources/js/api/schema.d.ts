@@ -3410,6 +3410,8 @@ export interface components {
         SameQuestions: {
             /** @description Questions of which enough is known. */
             questions: number;
+            /** @description Of them: what was left blank counts as nothing. */
+            answered: number;
             /** @description Mean credit of the cohort. */
             cohort: number;
             /** @description The candidate's. */

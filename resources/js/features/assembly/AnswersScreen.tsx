@@ -76,10 +76,10 @@ function Answers({ id, user }: { id: string; user: string }) {
           />
         ))}
       </ol>
-      {sure && blank > 0 && <Notice tone="warn">{count(blank, 'question')} left blank. Hand in all the same?</Notice>}
+      {sure && blank > 0 && <Notice tone="warn">{count(blank, 'question')} left blank.</Notice>}
       <div>
         <Button weight="main" busy={handing} onClick={() => (blank > 0 && !sure ? setSure(true) : void handIn())}>
-          {blank > 0 ? `Hand in with ${count(blank, 'blank')}` : 'Hand in'}
+          {blank > 0 ? 'Hand in all the same' : 'Hand in'}
         </Button>
       </div>
     </div>

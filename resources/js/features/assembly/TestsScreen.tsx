@@ -310,7 +310,7 @@ function Actions({ line, onDone, onHold }: { line: Line; onDone: () => void; onH
         />
       ) : (
         <div className="flex flex-wrap gap-2">
-          {line.state === 'handed_in' && small('Only what went wrong', () => sit('missed'))}
+          {line.state === 'handed_in' && small('Again: missed, partly, left blank', () => sit('missed'))}
           {line.same && small('The same questions again', () => sit('same'))}
           {line.fresh && small('Fresh questions', () => sit('fresh'))}
           {line.state === 'handed_in' && small('Compare with another', onHold)}

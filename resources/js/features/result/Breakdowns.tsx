@@ -4,6 +4,7 @@ import type { View } from '../../api/client';
 import { AsTable } from '../../ui/Fold';
 import { Opener } from '../../ui/Opener';
 import { Segments } from '../../ui/Segments';
+import { OUTCOMES, type OutcomeName } from '../../ui/Outcome';
 import { Table } from '../../ui/Table';
 import { capital, count, duration, percent, signed, tight } from '../../ui/words';
 import { QuestionLinks } from './QuestionLinks';
@@ -175,6 +176,16 @@ function StatusMark({ status }: { status: Group['status'] }) {
   );
 }
 
+/** They add up to the questions. */
+const COUNTED: [OutcomeName, (tally: View<'Tally'>) => number][] = [
+  ['right', ({ right }) => right],
+  ['partly', ({ partly }) => partly],
+  ['missed', ({ missed }) => missed],
+  ['left_blank', ({ leftBlank }) => leftBlank],
+  ['not_reached', ({ notReached }) => notReached],
+  ['pending', ({ pending }) => pending],
+];
+
 function Figures({ groups, by }: { groups: Group[]; by: string }) {
   const lines = groups.flatMap((group) => [
     { group, sub: false },
@@ -187,11 +198,15 @@ function Figures({ groups, by }: { groups: Group[]; by: string }) {
         <tr>
           <th scope="col">{nameOf(by)}</th>
           <th scope="col">Questions</th>
+          {COUNTED.map(([name]) => (
+            <th key={name} scope="col">
+              {OUTCOMES[name]}
+            </th>
+          ))}
           <th scope="col">Marks</th>
+          <th scope="col">Taken off</th>
           <th scope="col">Share</th>
           <th scope="col">Likely</th>
-          <th scope="col">Taken away</th>
-          <th scope="col">Blank</th>
           <th scope="col">Mean time</th>
           <th scope="col">Against the cut</th>
         </tr>
@@ -203,15 +218,17 @@ function Figures({ groups, by }: { groups: Group[]; by: string }) {
             {valueOf(by, group.name)}
           </th>
           <td>{group.tally.questions}</td>
+          {COUNTED.map(([name, n]) => (
+            <td key={name}>{n(group.tally)}</td>
+          ))}
           <td className="whitespace-nowrap">
             {signed(group.tally.marks)} of {group.tally.possible}
           </td>
+          <td>{group.tally.takenOff}</td>
           <td>{group.share === null ? '–' : percent(group.share)}</td>
           <td className="whitespace-nowrap">
             {percent(group.low)} to {percent(group.high)}
           </td>
-          <td>{group.tally.takenOff}</td>
-          <td>{group.tally.leftBlank + group.tally.notReached}</td>
           <td className="whitespace-nowrap">{group.tally.meanMs === null ? '–' : duration(group.tally.meanMs)}</td>
           <td>{group.status}</td>
         </tr>

@@ -28,7 +28,7 @@ export function Place({ result }: { result: View<'Result'> }) {
         {questions && (
           <Figure
             title="The very same questions"
-            evidence={`On ${count(questions.questions, 'question')} that at least 20 others met first. Rapid guesses and sittings that were broken off are left out.`}
+            evidence={`On ${count(questions.questions, 'question')} that at least 20 others met first${questions.answered < questions.questions ? `; you answered ${questions.answered}, and what was left blank counts as nothing` : ''}. Of the others, rapid guesses and sittings that were broken off are left out.`}
           >
             <ul className="grid gap-1">
               <ShareBar name="You" share={questions.mine} />

@@ -13,6 +13,7 @@ import { count, dayTime, duration, MODES, signed, tight, wholePercent } from '..
 import { Breakdowns } from './Breakdowns';
 import { Expected } from './Expected';
 import { FootingFields } from './FootingFields';
+import { AGAIN } from './lines';
 import { NextSteps } from './NextSteps';
 import { NotYet } from './NotYet';
 import { Outcomes } from './Outcomes';
@@ -179,7 +180,7 @@ function WhatNext({ result }: { result: View<'Result'> }) {
       </ButtonLink>
       {wrong > 0 && (
         <Button disabled={begin.isPending} onClick={() => again('missed')}>
-          Only what went wrong ({wrong})
+          Again: {AGAIN.toLowerCase()} ({wrong})
         </Button>
       )}
       {expected && <ButtonLink to="/ready">Another that adapts</ButtonLink>}

@@ -44,7 +44,7 @@ function Review({ review, at, whole }: { review: View<'Review'>; at: number | nu
   const [address] = useSearchParams();
   const filters = filtersOf(items);
   const asked = filterNamed(address.get('show'));
-  const usual = items.some(FILTERS.not_right[1]) ? 'not_right' : 'all';
+  const usual = items.some(FILTERS.again[1]) ? 'again' : 'all';
   // A question that one comes to by its number may not be among them.
   const show: Filter =
     asked ?? (at !== null && !items.some((line) => line.position === at && FILTERS[usual][1](line)) ? 'all' : usual);

@@ -31,7 +31,7 @@ export function TimeCourse({ result }: { result: View<'Result'> }) {
         <h2 id="time" className="text-lg font-bold">
           Time
         </h2>
-        <p className="max-w-[75ch] text-base-content/75">{paceInWords(course)}</p>
+        <p className="max-w-[75ch] text-base-content/75">{paceInWords(result)}</p>
       </div>
       <Figure
         title="Every question over the test’s course"
@@ -78,13 +78,14 @@ export function TimeCourse({ result }: { result: View<'Result'> }) {
   );
 }
 
-function paceInWords({ aheadMs, fades, quarters, asLong }: View<'Course'>): string {
+function paceInWords({ course, tally: { answered, questions } }: View<'Result'>): string {
+  const { aheadMs, fades, quarters, asLong } = course;
   const pace =
     aheadMs === null
       ? 'No clock set a pace.'
       : Math.abs(aheadMs) < 30_000
         ? 'You kept to the plan.'
-        : `At the last question you reached you were ${duration(Math.abs(aheadMs))} ${aheadMs > 0 ? 'ahead of' : 'behind'} the plan.`;
+        : `With the ${answered} of ${questions} you answered you were ${duration(Math.abs(aheadMs))} ${aheadMs > 0 ? 'ahead of' : 'behind'} the plan.`;
   const [first, last] = [quarters[0], quarters[3]];
   const fading =
     fades && typeof first === 'number' && typeof last === 'number'

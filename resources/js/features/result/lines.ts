@@ -2,10 +2,13 @@ import type { View } from '../../api/client';
 
 export type Line = View<'QuestionLine'>;
 
+/** What one would sit again; what was not reached is new, and counted by itself. */
+export const AGAIN = 'Missed, partly, left blank';
+
 /** Which questions of a result one may look at by themselves, and what they are called. */
 export const FILTERS = {
   all: ['All', () => true],
-  not_right: ['Not right', ({ outcome }) => outcome !== 'right'],
+  again: [AGAIN, ({ outcome }) => outcome === 'missed' || outcome === 'partly' || outcome === 'left_blank'],
   missed: ['Missed', ({ outcome }) => outcome === 'missed'],
   partly: ['Partly', ({ outcome }) => outcome === 'partly'],
   pending: ['To be marked', ({ outcome }) => outcome === 'pending'],

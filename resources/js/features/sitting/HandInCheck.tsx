@@ -18,6 +18,7 @@ export function HandInCheck(props: {
   onHandIn: () => void;
 }) {
   const blank = props.questions.filter((question) => !question.response);
+  const unseen = blank.filter((question) => !question.seen).length;
   const flagged = props.questions.filter((question) => question.flagged);
   const guessed = props.questions.filter((question) => question.response && question.sureness === 'guess');
   const answered = props.questions.length - blank.length;
@@ -31,9 +32,9 @@ export function HandInCheck(props: {
       {blank.length === 0 ? (
         <Notice tone="good">Nothing is left blank.</Notice>
       ) : props.inTurn ? (
-        <p>{count(blank.length, 'question')} left blank. Those that have had their turn are closed.</p>
+        <p>{blankSaid(blank.length, unseen)}. Those that have had their turn are closed.</p>
       ) : (
-        <Jumps title={`${count(blank.length, 'question')} left blank`} questions={blank} {...jumps} />
+        <Jumps title={blankSaid(blank.length, unseen)} questions={blank} {...jumps} />
       )}
       {flagged.length > 0 && !props.inTurn && (
         <Jumps title={`${count(flagged.length, 'question')} flagged`} questions={flagged} {...jumps} />
@@ -49,7 +50,7 @@ export function HandInCheck(props: {
       <p>After you hand in, answers can no longer be changed.</p>
       <div className="flex flex-wrap gap-3">
         <Button weight={blank.length === 0 ? 'main' : 'plain'} busy={props.busy} onClick={props.onHandIn}>
-          {blank.length === 0 ? 'Hand in' : `Hand in with ${count(blank.length, 'blank')}`}
+          {blank.length === 0 ? 'Hand in' : 'Hand in all the same'}
         </Button>
         <Button weight={blank.length === 0 ? 'plain' : 'main'} onClick={props.onBack}>
           Go back to the questions
@@ -57,6 +58,14 @@ export function HandInCheck(props: {
       </div>
     </div>
   );
+}
+
+/** In the words of the result that would come of it. */
+function blankSaid(blank: number, unseen: number): string {
+  const left = blank - unseen;
+  if (unseen === 0) return `${count(left, 'question')} left blank`;
+  if (left === 0) return `${count(unseen, 'question')} not reached`;
+  return `${count(left, 'question')} left blank, ${unseen} not reached`;
 }
 
 function Jumps({

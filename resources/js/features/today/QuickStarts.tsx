@@ -40,8 +40,8 @@ export function QuickStarts({ exam, quick }: { exam: string; quick: View<'Quick'
           onUse={() => start('due')}
         />
         <Start
-          name="What went wrong last time"
-          about={quick.missed === 0 ? 'nothing did' : count(quick.missed, 'question')}
+          name="Missed, partly, left blank"
+          about={quick.missed === 0 ? 'none, by your latest answers' : count(quick.missed, 'question')}
           off={begin.isPending || quick.missed === 0}
           onUse={() => start('missed')}
         />
