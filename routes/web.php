@@ -71,6 +71,7 @@ Route::prefix('api')->group(function (): void {
         Route::post('my-data', [MyDataController::class, 'unpack'])->middleware('throttle:doors');
 
         Route::get('exams', [TodayController::class, 'exams']);
+        Route::put('exams/{exam}/chosen', [TodayController::class, 'choose']);
         Route::get('exams/{exam}/today', [TodayController::class, 'show']);
         Route::put('exams/{exam}/enrolment', [TodayController::class, 'enrol']);
         Route::post('exams/{exam}/quick-starts', [TodayController::class, 'begin']);

@@ -15,6 +15,7 @@ use Illuminate\Notifications\Notifiable;
  * @property string $email
  * @property string $password
  * @property Role $role
+ * @property int|null $chosen_exam_id the exam chosen last
  * @property string $extra_time exact factor of every time limit
  * @property string|null $made_up_as key of a made-up demo person
  * @property string|null $about
@@ -24,11 +25,17 @@ final class User extends Authenticatable
     /** @use HasFactory<UserFactory> */
     use HasFactory, Notifiable;
 
-    protected $fillable = ['name', 'email', 'password', 'extra_time'];
+    protected $fillable = ['name', 'email', 'password', 'extra_time', 'chosen_exam_id'];
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $attributes = ['role' => 'candidate', 'extra_time' => '1', 'made_up_as' => null, 'about' => null];
+    protected $attributes = [
+        'role' => 'candidate',
+        'extra_time' => '1',
+        'made_up_as' => null,
+        'about' => null,
+        'chosen_exam_id' => null,
+    ];
 
     protected function casts(): array
     {

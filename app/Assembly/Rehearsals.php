@@ -75,7 +75,7 @@ final readonly class Rehearsals
                     ...$candidacy->key(),
                     'of_exam' => true,
                     'section' => $section,
-                    'title' => $name,
+                    'title' => TestName::dated($name, $candidacy),
                     'mode' => Mode::Timed->value,
                     'seed' => $seed->value,
                 ],

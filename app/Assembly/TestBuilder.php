@@ -70,7 +70,7 @@ final readonly class TestBuilder
                 recipe: $recipe,
                 seed: $seed,
                 questions: $questions,
-                title: $name ?? TestName::of($recipe, $syllabus),
+                title: $name ?? TestName::dated(TestName::of($recipe, $syllabus), $candidacy),
             ),
         );
     }

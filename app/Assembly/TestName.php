@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
+use App\Clock\Moment;
+use App\Question\Candidacy;
 use App\Question\Syllabus;
+use Psr\Clock\ClockInterface;
 use Uplandia\Core\Assembly\Filter\DifficultyFilter;
 use Uplandia\Core\Assembly\Filter\WordFilter;
 use Uplandia\Core\Assembly\Pool;
@@ -29,6 +32,12 @@ final class TestName
         $parts[] = $words === '' ? '' : '“'.mb_strimwidth($words, 0, 30, '…').'”';
 
         return implode(', ', array_filter($parts))." · {$recipe->count}";
+    }
+
+    /** What is made again and again is told apart by its day: "Weather and Rope, missed · 12, 5 Nov". */
+    public static function dated(string $name, Candidacy $candidacy): string
+    {
+        return "{$name}, ".Moment::short($candidacy->today(resolve(ClockInterface::class)));
     }
 
     private static function topics(Recipe $recipe, Syllabus $syllabus): string

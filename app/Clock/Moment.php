@@ -44,6 +44,12 @@ final class Moment
         return self::day(self::of(new DateTimeImmutable($date, new DateTimeZone('UTC'))), 'UTC');
     }
 
+    /** A day as a name tells it, without its year. Example: 20454 → "1 Jan". */
+    public static function short(int $day): string
+    {
+        return gmdate('j M', intdiv($day * self::MS_PER_DAY, 1000));
+    }
+
     /**
      * The date of a day. Example: 20454 → "2026-01-01".
      *

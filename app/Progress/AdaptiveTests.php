@@ -8,6 +8,7 @@ use App\Assembly\NewItems;
 use App\Assembly\Test;
 use App\Assembly\TestBuilder;
 use App\Assembly\TestItems;
+use App\Assembly\TestName;
 use App\Http\Refusal;
 use App\Question\Candidacy;
 use App\Question\Exam;
@@ -75,7 +76,7 @@ final readonly class AdaptiveTests
                 Test::createWith(
                     [
                         ...$candidacy->key(),
-                        'title' => "Adaptive · up to {$most}",
+                        'title' => TestName::dated("Adaptive · up to {$most}", $candidacy),
                         'mode' => ($timed ? Mode::Timed : Mode::Untimed)->value,
                         'adaptive' => $most,
                         'seed' => $seed->value,

@@ -8,6 +8,7 @@ use App\Assembly\Bank;
 use App\Assembly\HoldsBack;
 use App\Assembly\NewItems;
 use App\Assembly\Test;
+use App\Assembly\TestName;
 use App\Http\Refusal;
 use App\Question\Candidacy;
 use App\Question\Enrolment;
@@ -86,7 +87,7 @@ final readonly class WeakSpotTests
             fn (): Test => Test::createWith(
                 [
                     ...$candidacy->key(),
-                    'title' => 'My weak spots · '.count($ids),
+                    'title' => TestName::dated('My weak spots · '.count($ids), $candidacy),
                     'mode' => Mode::Tutor->value,
                     'seed' => $seed->value,
                     'reasons' => $reasons,

@@ -13,6 +13,12 @@ final class PlainExcerpt
 
     private const SIGNS = '/[*_`>#|]|\$/';
 
+    /** A formula, in a line or by itself. */
+    private const FORMULAS = '/\$\$(.+?)\$\$|\$([^\s$](?:[^$]*?[^\s$])?)\$/s';
+
+    /** In which the signs of a formula are no marks of Markdown. */
+    private const HELD = ['*' => "\x01", '_' => "\x02", '`' => "\x03", '>' => "\x04", '#' => "\x05", '|' => "\x06"];
+
     /** The line between the head of a table and its rows. */
     private const RULES = '/^\s*\|?[\s:|-]*--[\s:|-]*$/m';
 
@@ -31,8 +37,13 @@ final class PlainExcerpt
     public static function whole(string $markdown): string
     {
         $text = (string) preg_replace('/\[\[\w+\]\]/', '…', $markdown);
+        $text = (string) preg_replace_callback(
+            self::FORMULAS,
+            fn (array $found): string => strtr(TexWords::of(end($found)), self::HELD),
+            $text,
+        );
         $text = (string) preg_replace([self::PICTURES, self::RULES, self::SIGNS], '', $text);
 
-        return trim((string) preg_replace('/\s+/', ' ', $text));
+        return trim((string) preg_replace('/\s+/', ' ', strtr($text, array_flip(self::HELD))));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
+use App\Assembly\TestName;
 use App\Http\Contract\Operation;
 use App\Question\Candidacy;
 use App\Sitting\BuiltView;
@@ -52,7 +53,7 @@ final readonly class GapBookController
             most: count($questions),
             otherwise: 'There is nothing to drill: no such gap, or its questions are asked no more or in a test whose '.
                 'clock runs.',
-            name: 'From my gap book · '.count($questions),
+            name: TestName::dated('From my gap book · '.count($questions), $candidacy),
         );
 
         return new JsonResponse(new BuiltView($sitting->id), 201);

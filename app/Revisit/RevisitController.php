@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Revisit;
 
+use App\Assembly\TestName;
 use App\Clock\Moment;
 use App\Database\Lock;
 use App\Http\Contract\Operation;
@@ -48,7 +49,7 @@ final readonly class RevisitController
             filters: new Filters(new PickFilter($due)),
             most: count($due),
             otherwise: 'Nothing is due to revisit just now.',
-            name: 'Revisits · '.count($due),
+            name: TestName::dated('Revisits · '.count($due), $candidacy),
         );
 
         return new JsonResponse(new BuiltView($sitting->id), 201);

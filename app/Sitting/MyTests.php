@@ -11,9 +11,12 @@ use App\Question\Candidacy;
 use App\Question\Exam;
 use Brick\Math\BigRational;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Collection as Support;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 use stdClass;
+use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Shown;
 
 /** All of a candidate's sittings of an exam, found and sorted. */
@@ -30,12 +33,15 @@ final readonly class MyTests
 
     public function page(Candidacy $candidacy, TestsRequest $wanted): TestsView
     {
-        $all = Sitting::query()->where($candidacy->key());
+        $mine = Sitting::query()->where('user_id', $candidacy->user->id);
+        $ofExam = (clone $mine)->where('exam_id', $candidacy->exam->id);
+        $all = $wanted->boolean('everywhere') ? $mine : $ofExam;
+        $n = [$ofExam->count(), $mine->count()];
         $order = $wanted->enum('order', TestsOrder::class) ?? TestsOrder::Made;
         $way = $wanted->boolean('down', true) ? 'desc' : 'asc';
         $found = Pages::of(
             rows: self::narrowed(clone $all, $wanted)
-                ->with('test')
+                ->with('test.exam')
                 ->orderBy($order->column(), $way)
                 ->orderBy('id', $way),
             page: $wanted->integer('page', 1),
@@ -43,18 +49,21 @@ final readonly class MyTests
         );
         $lines = $found->getCollection();
         $withheld = $this->gate->withheld($candidacy->user->id, $lines);
+        $outcomes = self::outcomes($lines->diff($lines->whereIn('id', array_keys($withheld))));
         $shared = $this->shared($candidacy->user, array_values($lines->pluck('test_id')->unique()->all()));
 
         return new TestsView(
             total: $found->total(),
             page: $found->currentPage(),
             pages: $found->lastPage(),
-            all: $all->count(),
+            all: $all === $mine ? $n[1] : $n[0],
+            elsewhere: $n[1] - $n[0],
             tests: array_map(
                 fn (Sitting $sitting): TestLineView => $this->line(
                     sitting: $sitting,
                     shared: $shared[$sitting->test_id] ?? null,
                     withheld: isset($withheld[$sitting->id]),
+                    outcomes: $outcomes[$sitting->id] ?? null,
                 ),
                 array_values($lines->all()),
             ),
@@ -97,8 +106,12 @@ final readonly class MyTests
     }
 
     /** @param  bool  $withheld  a test whose clock is not over asks the same: what came of this one waits */
-    private function line(Sitting $sitting, ?stdClass $shared, bool $withheld): TestLineView
-    {
+    private function line(
+        Sitting $sitting,
+        ?stdClass $shared,
+        bool $withheld,
+        ?OutcomeCountsView $outcomes,
+    ): TestLineView {
         $test = $sitting->test;
         $mine = $test->user_id === $sitting->user_id;
         $possible = $sitting->possible === null ? null : BigRational::of($sitting->possible);
@@ -113,6 +126,7 @@ final readonly class MyTests
         return new TestLineView(
             id: $sitting->id,
             name: $sitting->name,
+            examName: $test->exam->name,
             mode: $sitting->mode,
             onPaper: $sitting->on_paper,
             state: $sitting->status,
@@ -121,6 +135,8 @@ final readonly class MyTests
             questions: $sitting->questions,
             answered: $sitting->answered,
             share: $share,
+            outcomes: $outcomes,
+            activeMs: $sitting->active_ms,
             madeAt: Moment::of($sitting->created_at ?? throw new \LogicException('A sitting knows when it was made.')),
             touchedAt: $sitting->ended_ms ?? $sitting->contact_ms,
             fresh: $test->canBeFresh($sitting->user_id),
@@ -129,6 +145,36 @@ final readonly class MyTests
             code: $mine && $shared?->closed_at === null ? $shared?->code : null,
             agrees: $shared?->agrees === null ? null : (bool) $shared->agrees,
         );
+    }
+
+    /**
+     * @param  Collection<int, Sitting>  $sittings  of which they may be told
+     * @return array<string, OutcomeCountsView> by sitting, those that are handed in
+     */
+    private static function outcomes(Collection $sittings): array
+    {
+        // Of an adaptive test they say nothing: whoever knows more is asked what is harder.
+        $told = $sittings->filter(fn (Sitting $one): bool => $one->isHandedIn() && $one->test->adaptive === null);
+        $rows = DB::table('outcomes')
+            ->whereIn('sitting_id', $told->modelKeys())
+            ->groupBy('sitting_id', 'outcome')
+            ->selectRaw('sitting_id, outcome, count(*) as n')
+            ->get()
+            ->groupBy('sitting_id');
+
+        return $rows->map(function (Support $of): OutcomeCountsView {
+            $n = $of->pluck('n', 'outcome');
+            $count = fn (Outcome $outcome): int => (int) ($n[$outcome->value] ?? 0);
+
+            return new OutcomeCountsView(
+                right: $count(Outcome::Right),
+                partly: $count(Outcome::Partly),
+                missed: $count(Outcome::Missed),
+                leftBlank: $count(Outcome::LeftBlank),
+                notReached: $count(Outcome::NotReached),
+                pending: $count(Outcome::Pending),
+            );
+        })->all();
     }
 
     /**

@@ -68,10 +68,8 @@ final readonly class Retakes
         $sitting->test->refuseAdaptive(
             'An adaptive test chooses its questions as it goes, so there are no two alike. Begin a new one instead.',
         );
-        $again = Sitting::createFor($sitting->test, $sitting->user);
-        $again->update(['name' => mb_substr($sitting->name, 0, 108).', again']);
 
-        return $again;
+        return Sitting::createFor($sitting->test, $sitting->user, like: $sitting->name);
     }
 
     /** @throws Refusal */
@@ -122,7 +120,7 @@ final readonly class Retakes
             $this->builder->build(
                 candidacy: $sitting->candidacy(),
                 recipe: $recipe,
-                name: mb_substr($sitting->name, 0, 100).', missed',
+                name: mb_substr($sitting->test->title, 0, 100).', missed',
             ),
             $sitting->user,
         );

@@ -96,14 +96,29 @@ final class Sitting extends Model
         'clocked',
     ];
 
-    /** A sitting of a test that has not begun. */
-    public static function createFor(Test $test, User $user): self
+    /**
+     * A sitting of a test that has not begun, named so that one tells it from the same sat before.
+     *
+     * @param  string|null  $like  what its candidate calls the one before; null: as the test is called
+     */
+    public static function createFor(Test $test, User $user, ?string $like = null): self
     {
+        $plain = $like === null ? $test->title : (string) preg_replace('/ \(\d+\)$/', '', $like);
+        $taken = self::query()
+            ->where('user_id', $user->id)
+            ->where('exam_id', $test->exam_id)
+            ->whereRaw("name like ? escape '!'", [preg_replace('/[!%_]/', '!$0', $plain).'%'])
+            ->pluck('name')
+            ->all();
+        for ($n = 1, $own = $plain; in_array($own, $taken, true); $own = "{$plain} ({$n})") {
+            $n++;
+        }
+
         return self::query()->create([
             'user_id' => $user->id,
             'exam_id' => $test->exam_id,
             'test_id' => $test->id,
-            'name' => $test->title,
+            'name' => $own,
             'mode' => $test->mode,
             'on_paper' => false,
             'questions' => $test->questions,

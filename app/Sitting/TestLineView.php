@@ -10,9 +10,12 @@ use Uplandia\Core\Assembly\Mode;
 final readonly class TestLineView
 {
     /**
+     * @param  string  $examName  Of which exam it is.
      * @param  bool  $timeUp  Time has run out, and it has not been closed.
      * @param  bool  $waits  The same, and its device may still hold answers.
      * @param  string|null  $share  Marks of the whole, in per cent; null: not handed in, or adaptive.
+     * @param  OutcomeCountsView|null  $outcomes  Null: not handed in, adaptive, or a test that runs asks the same.
+     * @param  int  $activeMs  On it.
      * @param  int|null  $touchedAt  When it was handed in, else last worked on.
      * @param  bool  $fresh  Whether it can be made again with fresh questions.
      * @param  bool  $same  Whether its questions can be sat again as they are.
@@ -23,6 +26,7 @@ final readonly class TestLineView
     public function __construct(
         public string $id,
         public string $name,
+        public string $examName,
         public Mode $mode,
         public bool $onPaper,
         public Stage $state,
@@ -31,6 +35,8 @@ final readonly class TestLineView
         public int $questions,
         public int $answered,
         public ?string $share,
+        public ?OutcomeCountsView $outcomes,
+        public int $activeMs,
         public int $madeAt,
         public ?int $touchedAt,
         public bool $fresh,

@@ -11,6 +11,7 @@ use Uplandia\Core\Assembly\Mode;
 
 /** Which of one's tests to list. */
 #[Says('search', 'Part of the name.')]
+#[Says('everywhere', 'Of all exams, not only of this.')]
 #[Says('page', 'From 1.')]
 final class TestsRequest extends Form
 {
@@ -23,6 +24,7 @@ final class TestsRequest extends Form
             'state' => ['nullable', 'string', Rule::enum(Stage::class)],
             'order' => ['string', Rule::enum(TestsOrder::class)],
             'down' => ['boolean'],
+            'everywhere' => ['boolean'],
             'page' => ['required', 'integer', 'min:1', 'max:10000'],
         ];
     }

@@ -6,6 +6,7 @@ namespace App\Today;
 
 use App\Assembly\CountsView;
 use App\Assembly\OwnPools;
+use App\Assembly\TestName;
 use App\Http\Refusal;
 use App\Question\Candidacy;
 use App\Question\OwnStandings;
@@ -18,6 +19,7 @@ use Psr\Clock\ClockInterface;
 use Uplandia\Core\Assembly\Filter\PoolFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Pool;
+use Uplandia\Core\Assembly\Recipe;
 
 /** Tests that begin with one click: ten quick ones, what is due, what was missed, partly right or left blank. */
 final readonly class QuickStarts
@@ -44,7 +46,7 @@ final readonly class QuickStarts
             ->where('recipes.user_id', $candidacy->user->id)
             ->latest('tests.created_at')
             ->latest('tests.id')
-            ->first(['recipes.id', 'tests.title']);
+            ->first(['recipes.id', 'recipes.name', 'recipes.choices']);
         $numbers = $this->numbers($candidacy);
         $blueprint = $candidacy->exam->hasBlueprint() ? $candidacy->exam->blueprint() : null;
 
@@ -53,7 +55,10 @@ final readonly class QuickStarts
             cards: $numbers['cards'],
             missed: $counts->missed + $counts->partly + $counts->leftBlank,
             recipe: $last?->id,
-            recipeName: $last?->title,
+            recipeName: $last === null ? null : (string) ($last->name ?? TestName::of(
+                Recipe::of((array) json_decode((string) $last->choices, true)),
+                $candidacy->syllabus(),
+            )),
             rehearsal: $blueprint?->questions() ?? 0,
             minutes: $blueprint->minutes ?? 0,
             papers: $numbers['papers'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Today;
 
+use App\Account\User;
 use App\Assembly\Bank;
 use App\Clock\Moment;
 use App\Http\Afterwards;
@@ -20,6 +21,7 @@ use App\Sitting\KeyGate;
 use App\Sitting\Sitting;
 use App\Sitting\Stage;
 use Brick\Math\BigRational;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Database\Eloquent\Builder as EloquentBuilder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -46,9 +48,19 @@ final class TodayController
     }
 
     #[Operation('List exams', returns: ExamsView::class)]
-    public function exams(): JsonResponse
+    public function exams(#[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse(new ExamsView($this->links()));
+        $chosen = Exam::query()->whereKey($user->chosen_exam_id)->value('slug');
+
+        return new JsonResponse(new ExamsView($this->links(), is_string($chosen) ? $chosen : null));
+    }
+
+    #[Operation('Study for an exam')]
+    public function choose(Candidacy $candidacy): Response
+    {
+        $candidacy->user->update(['chosen_exam_id' => $candidacy->exam->id]);
+
+        return response()->noContent();
     }
 
     #[Operation('What about today', returns: TodayView::class)]
@@ -84,7 +96,6 @@ final class TodayController
                 exam: $candidacy->exam->slug,
                 examName: $candidacy->exam->name,
                 summary: $candidacy->exam->summary,
-                exams: $this->links(),
                 counts: $counts,
                 quick: $quick,
                 open: array_map($this->open(...), array_values($open->all())),

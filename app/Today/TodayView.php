@@ -13,7 +13,6 @@ use App\Progress\OutlookView;
 final readonly class TodayView
 {
     /**
-     * @param  list<ExamLinkView>  $exams
      * @param  list<OpenSittingView>  $open  Sittings that have not been handed in, latest first.
      * @param  list<PastSittingView>  $past  The latest ten results.
      * @param  string|null  $examDate  Of the exam.
@@ -26,7 +25,6 @@ final readonly class TodayView
         public string $exam,
         public string $examName,
         public string $summary,
-        public array $exams,
         public CountsView $counts,
         public QuickView $quick,
         public array $open,

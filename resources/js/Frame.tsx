@@ -11,6 +11,7 @@ import {
 } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
+import { ExamChoice } from './ExamChoice';
 import { LookMenu } from './ui/LookMenu';
 import { Loading } from './ui/Loading';
 
@@ -51,7 +52,10 @@ export function Component() {
           <img src="/icon.svg" alt="" width="30" height="30" />
           Uplandia
         </Link>
-        <nav aria-label="Main" className="flex flex-1 flex-wrap gap-x-1 max-sm:order-last max-sm:basis-full">
+        <ExamChoice />
+        <span className="flex-1" />
+        <LookMenu />
+        <nav aria-label="Main" className="-mx-2 flex basis-full flex-wrap gap-x-1">
           {PLACES.map(({ to, label, Icon }) => (
             <NavLink
               key={to}
@@ -71,12 +75,10 @@ export function Component() {
             </NavLink>
           ))}
         </nav>
-        <span className="max-sm:flex-1 sm:hidden" />
-        <LookMenu />
         {studying && (
           <nav
             aria-label="Study"
-            className="flex basis-full flex-wrap gap-x-1 border-t border-base-300 max-sm:order-last"
+            className="flex basis-full flex-wrap gap-x-1 border-t border-base-300"
           >
             {STUDY.map(({ to, label }) => (
               <NavLink

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible, expectNoSidewaysScroll, signInAs } from './ways';
+import { expectAccessible, expectNoSidewaysScroll, of, signInAs } from './ways';
 
 const fits = (page: Page, name: RegExp) => page.getByRole('treeitem', { name });
 const begins = (page: Page) => page.getByRole('button', { name: 'Begin', exact: true });
@@ -8,7 +8,7 @@ const isFirst = async (page: Page, of: number) =>
 
 async function open(page: Page, name: string, address = '/build', ready = /questions? to draw from/): Promise<void> {
   await signInAs(page, name);
-  await page.evaluate(() => localStorage.setItem('uplandia.exam', 'upland-guide'));
+  await of(page, 'upland-guide');
   await page.goto(address);
   await expect(page.getByText(ready).first()).toBeVisible();
 }

@@ -1,5 +1,5 @@
 import { test, type Page } from '@playwright/test';
-import { begin, beginPaper, choose, signInAs } from './ways';
+import { begin, beginPaper, choose, of, signInAs } from './ways';
 
 // Taken by `./uplandia screenshots`: each main view as it is now. The phone's and the themes' go to test-results/looks,
 // to be looked at and not kept.
@@ -65,7 +65,7 @@ test('every main view', async ({ page }) => {
     .click();
   await page.getByText('All saved').waitFor();
   await shoot(page, 'sitting', { themes: true });
-  await page.evaluate(() => localStorage.setItem('uplandia.exam', 'upland-guide'));
+  await of(page, 'upland-guide');
   await page.goto('/ready');
   await page.getByText('The whole exam').waitFor();
   await shoot(page, 'ready', { themes: true });
@@ -89,7 +89,7 @@ test('every main view', async ({ page }) => {
   await page.getByText('a mark').waitFor();
   await shoot(page, 'briefing');
 
-  await page.evaluate(() => localStorage.setItem('uplandia.exam', 'upland-guide'));
+  await of(page, 'upland-guide');
   // Today and a result of somebody who has been at it for two weeks.
   await page.context().clearCookies();
   await signInAs(page, 'Tamsin Orrel');

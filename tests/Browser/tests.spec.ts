@@ -105,16 +105,16 @@ for (const [size, viewport] of Object.entries(SIZES)) {
       await page.getByRole('searchbox', { name: 'Find a test by its name' }).fill(name);
       await page.getByRole('button', { name: `More with ${name}` }).click();
       await page.getByRole('button', { name: 'The same questions again' }).click();
-      await expect(page.getByRole('heading', { name: `${name}, again` })).toBeVisible();
+      await expect(page.getByRole('heading', { name: `${name} (2)` })).toBeVisible();
       await page.goBack();
-      await page.getByRole('searchbox', { name: 'Find a test by its name' }).fill(`${name}, again`);
-      await page.getByRole('button', { name: `More with ${name}, again` }).click();
+      await page.getByRole('searchbox', { name: 'Find a test by its name' }).fill(`${name} (2)`);
+      await page.getByRole('button', { name: `More with ${name} (2)` }).click();
       await page.getByRole('button', { name: 'Delete', exact: true }).click();
-      await expect(page.getByText(`${name}, again is deleted.`)).toBeVisible();
+      await expect(page.getByText(`${name} (2) is deleted.`)).toBeVisible();
       await page.reload();
       await page.getByRole('button', { name: 'Have it back' }).first().click();
-      await expect(page.getByRole('link', { name: `${name}, again` })).toBeVisible();
-      await expect(page.getByText(`${name}, again is deleted.`)).toHaveCount(0);
+      await expect(page.getByRole('link', { name: `${name} (2)` })).toBeVisible();
+      await expect(page.getByText(`${name} (2) is deleted.`)).toHaveCount(0);
     });
   });
 }

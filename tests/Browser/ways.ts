@@ -19,7 +19,12 @@ export async function signInAs(page: Page, name: string): Promise<void> {
 }
 
 /** Asks the server for something as the page would. */
-export async function send<T>(page: Page, method: 'POST' | 'DELETE', path: string, data: object = {}): Promise<T> {
+export async function send<T>(
+  page: Page,
+  method: 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  data: object = {},
+): Promise<T> {
   const cookie = (await page.context().cookies()).find(({ name }) => name === 'XSRF-TOKEN');
   const headers = { 'X-XSRF-TOKEN': decodeURIComponent(cookie?.value ?? ''), Accept: 'application/json' };
   const answer = await page.request.fetch(path, { method, headers, data });
@@ -40,7 +45,7 @@ export async function signIn(page: Page, address: string): Promise<void> {
 type ExamName = 'upland-guide' | 'refuge-warden';
 
 export async function of(page: Page, exam: ExamName): Promise<void> {
-  await page.evaluate((slug) => localStorage.setItem('uplandia.exam', slug), exam);
+  await send(page, 'PUT', `/api/exams/${exam}/chosen`);
 }
 
 /** Subtopics of the Certificate whose single answers all stand alone: nothing that is taken whole comes with them. */

@@ -230,6 +230,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/chosen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Study for an exam */
+        put: operations["studyForAnExam"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/cohort": {
         parameters: {
             query?: never;
@@ -2176,6 +2193,8 @@ export interface components {
         };
         Exams: {
             exams: components["schemas"]["ExamLink"][];
+            /** @description The one that the candidate chose last; null: none yet. */
+            chosen: string | null;
         };
         Exhibit: {
             title: string;
@@ -2746,6 +2765,15 @@ export interface components {
             kind: "ordering";
             /** @description In an order of this sitting */
             items: components["schemas"]["Option"][];
+        };
+        /** @description What became of the questions of a sitting; they add up to all. */
+        OutcomeCounts: {
+            right: number;
+            partly: number;
+            missed: number;
+            leftBlank: number;
+            notReached: number;
+            pending: number;
         };
         /** @description The estimated chance of passing today. Chances are 0 to 1. */
         Outlook: {
@@ -3675,6 +3703,8 @@ export interface components {
         TestLine: {
             id: string;
             name: string;
+            /** @description Of which exam it is. */
+            examName: string;
             /** @enum {string} */
             mode: "tutor" | "timed" | "untimed";
             onPaper: boolean;
@@ -3688,6 +3718,10 @@ export interface components {
             answered: number;
             /** @description Marks of the whole, in per cent; null: not handed in, or adaptive. */
             share: string | null;
+            /** @description Null: not handed in, adaptive, or another test that runs asks the same. */
+            outcomes: components["schemas"]["OutcomeCounts"] | null;
+            /** @description On it. */
+            activeMs: number;
             madeAt: number;
             /** @description When it was handed in, else last worked on. */
             touchedAt: number | null;
@@ -3702,13 +3736,15 @@ export interface components {
             /** @description To be compared; null: it is not shared. */
             agrees: boolean | null;
         };
-        /** @description All tests and sittings of an exam, a page at a time. */
+        /** @description All tests and sittings of an exam, or of all, a page at a time. */
         Tests: {
             total: number;
             page: number;
             pages: number;
             /** @description Without search and filters. */
             all: number;
+            /** @description Of other exams. */
+            elsewhere: number;
             tests: components["schemas"]["TestLine"][];
             deleted: components["schemas"]["DeletedLine"][];
         };
@@ -3723,6 +3759,8 @@ export interface components {
             /** @enum {string} */
             order?: "name" | "made" | "mode" | "state" | "share" | "answered";
             down?: boolean;
+            /** @description Of all exams, not only of this. */
+            everywhere?: boolean;
             /** @description From 1. */
             page: number;
         };
@@ -3751,7 +3789,6 @@ export interface components {
             exam: string;
             examName: string;
             summary: string;
-            exams: components["schemas"]["ExamLink"][];
             counts: components["schemas"]["Counts"];
             quick: components["schemas"]["Quick"];
             /** @description Sittings that have not been handed in, latest first. */
@@ -4490,6 +4527,35 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["CardsTakenIn"];
                 };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    studyForAnExam: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description It could not be done; the message says why. */
             default: {
@@ -5786,6 +5852,8 @@ export interface operations {
                 state?: "not_started" | "open" | "handed_in" | null;
                 order?: "name" | "made" | "mode" | "state" | "share" | "answered";
                 down?: boolean;
+                /** @description Of all exams, not only of this. */
+                everywhere?: boolean;
                 /** @description From 1. */
                 page: number;
             };

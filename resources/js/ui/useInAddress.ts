@@ -16,7 +16,15 @@ export function useInAddress<T>(read: (search: URLSearchParams) => T, write: (va
   }
   const choose = (value: T) => {
     show({ value, key });
-    setSearch(addressOf(write(value)), { replace: true, preventScrollReset: true, state: { ours: true } });
+    setSearch(
+      (now) => {
+        const next = addressOf(write(value));
+        const exam = now.get('exam');
+        if (exam !== null && !next.has('exam')) next.set('exam', exam);
+        return next;
+      },
+      { replace: true, preventScrollReset: true, state: { ours: true } },
+    );
   };
   return [shown.value, choose] as const;
 }

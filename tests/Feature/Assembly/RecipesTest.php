@@ -6,7 +6,10 @@ namespace Tests\Feature\Assembly;
 
 use App\Assembly\SavedRecipe;
 use App\Assembly\Test;
+use App\Clock\Moment;
+use App\Sitting\Sitting;
 use Illuminate\Support\Facades\DB;
+use Psr\Clock\ClockInterface;
 use Tests\Feature\TestCase;
 
 final class RecipesTest extends TestCase
@@ -110,7 +113,15 @@ final class RecipesTest extends TestCase
 
         self::assertCount(3, array_unique($titles));
         self::assertContains('Fords', $titles);
-        self::assertNotSame([], preg_grep('/ · 3$/', $titles));
-        self::assertNotSame([], preg_grep('/, new to me · 2$/', $titles));
+        // What is made again and again is told apart by its day, where the candidate lives.
+        $day = preg_quote(Moment::short(Moment::day(Moment::now(app(ClockInterface::class)), 'UTC')));
+        self::assertNotSame([], preg_grep("/ · 3, {$day}$/", $titles));
+        self::assertNotSame([], preg_grep("/, new to me · 2, {$day}$/", $titles));
+        // And the same sat once more by its number.
+        $fords = Sitting::query()->where('name', 'like', 'Fords%')->orderBy('name');
+        $this->postJson('/api/sittings/'.Sitting::query()->where('name', 'Fords')->value('id').'/again', [
+            'how' => 'same',
+        ])->assertCreated();
+        self::assertSame(['Fords', 'Fords (2)'], $fords->pluck('name')->all());
     }
 }

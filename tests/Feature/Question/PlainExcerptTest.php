@@ -8,23 +8,27 @@ use App\Question\PlainExcerpt;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
+/** What is told of a text in one line. */
 final class PlainExcerptTest extends TestCase
 {
-    private const TABLE = "| leg | walking |\n|-----|--------:|\n| saddle | 1 h |\n";
-
-    #[TestWith(['How **steep** is it? $\\tan$ of [[a]]', 'How steep is it? \\tan of …'])]
-    #[TestWith(["# Head\n\n![A map](/media/x.svg \"big\") What  now?", 'Head What now?'])]
-    #[TestWith([self::TABLE."\nAdd ten minutes for each 100 m.", 'Add ten minutes for each 100 m.'])]
-    #[TestWith([self::TABLE, 'leg walking saddle 1 h'])]
-    #[TestWith(['', ''])]
-    public function test_a_stem_in_one_line(string $markdown, string $line): void
+    #[TestWith(['Wind: $F \propto v^2$.', 'Wind: F ∝ v².'])]
+    #[TestWith(['$T_2 = T_1 - 6.5 \cdot \frac{h_2 - h_1}{1000}$', 'T₂ = T₁ − 6.5 · (h₂ − h₁)/1000'])]
+    #[TestWith(['$F = \frac{L}{2\cos(\alpha/2)}$', 'F = L/(2 cos(α/2))'])]
+    #[TestWith(['$235^\circ\ (\text{grid})$ and $v^{0.16}$', '235° (grid) and v^0.16'])]
+    #[TestWith(['$$\sqrt{100^2 + 200^2} \approx 224$$', '√(100² + 200²) ≈ 224'])]
+    #[TestWith(['$a_1*b$, **bold**, `code`, $x_{max} \unknown{y}$', 'a₁*b, bold, code, x_max unknown y'])]
+    #[TestWith(['**Two** of | these, #1', 'Two of these, 1'])]
+    #[TestWith(['$\frac{1}{$', '1/'])]
+    #[TestWith(['\\', '\\'])]
+    public function test_formulas_and_marks_are_told_in_words(string $markdown, string $told): void
     {
-        self::assertSame($line, PlainExcerpt::of($markdown));
+        self::assertSame($told, PlainExcerpt::whole($markdown));
     }
 
-    public function test_what_is_long_ends_in_dots_and_the_whole_has_its_tables(): void
+    public function test_no_formula_however_broken_takes_long_or_fails(): void
     {
-        self::assertSame('Walk on…', PlainExcerpt::of('Walk on along the ridge', 8));
-        self::assertSame('Before leg walking saddle 1 h after', PlainExcerpt::whole("Before\n\n".self::TABLE."\nafter"));
+        foreach (['{', '\frac', '^', '_{', '\\'] as $part) {
+            self::assertIsString(PlainExcerpt::of('$x'.str_repeat($part, 2000).'x$'));
+        }
     }
 }

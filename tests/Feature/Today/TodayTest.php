@@ -33,9 +33,19 @@ final class TodayTest extends TestCase
                 'flagged' => 0,
             ])
             ->assertJsonPath('open', [])
-            ->assertJsonPath('past', [])
-            ->assertJsonPath('exams.0.slug', 'small-hills');
-        $this->getJson('/api/exams')->assertOk()->assertJsonCount(1, 'exams');
+            ->assertJsonPath('past', []);
+        $this->getJson('/api/exams')->assertOk()->assertJsonCount(1, 'exams')->assertJsonPath('chosen', null);
+    }
+
+    public function test_the_exam_one_chose_is_kept_with_the_account(): void
+    {
+        $this->putJson('/api/exams/small-hills/chosen')->assertNoContent();
+        $this->getJson('/api/exams')->assertJsonPath('chosen', 'small-hills');
+        $this->putJson('/api/exams/no-hills/chosen')->assertNotFound();
+        // Whoever signs in on the same machine begins with their own.
+        $this->flushSession();
+        $this->actingAs($this->candidate());
+        $this->getJson('/api/exams')->assertJsonPath('chosen', null);
     }
 
     public function test_what_was_begun_comes_back_with_how_far_it_got(): void

@@ -11,7 +11,7 @@ import { Loading } from '../../ui/Loading';
 import { Notice } from '../../ui/Notice';
 import { useTitle } from '../../ui/useTitle';
 import { count, MODES as MODE_NAMES } from '../../ui/words';
-import { useExam } from '../../api/useExam';
+import { useExamOfScreen } from '../../api/useExam';
 import { Narrow } from './Narrow';
 import { Picks } from './Picks';
 import { KINDS } from '../question/kindNames';
@@ -40,7 +40,7 @@ const STEPS = [10, 20, 30, 50];
 export function Component() {
   useTitle('Build a test');
   const [search] = useSearchParams();
-  const { exam, error, isPending, retry, exams } = useExam(search.get('exam'));
+  const { exam, error, isPending, retry, exams } = useExamOfScreen();
   const page = useQuery({ ...builder(exam ?? ''), enabled: exam !== undefined, staleTime: 0 });
   if (error) return <Failure error={error} retry={retry} />;
   if (isPending || (exam && page.isPending)) return <Loading what="Counting the questions" />;

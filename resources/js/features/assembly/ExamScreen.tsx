@@ -9,7 +9,7 @@ import { Loading } from '../../ui/Loading';
 import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { count } from '../../ui/words';
-import { useExam } from '../../api/useExam';
+import { useExamOfScreen } from '../../api/useExam';
 import { KINDS } from '../question/kindNames';
 
 const UNITS: Record<string, string> = { case: 'case', passage: 'passage set', series: 'series' };
@@ -17,7 +17,7 @@ const UNITS: Record<string, string> = { case: 'case', passage: 'passage set', se
 /** What the real exam is, on one page, to read and to print. */
 export function Component() {
   useTitle('The exam');
-  const { exam, error, isPending, retry } = useExam();
+  const { exam, error, isPending, retry } = useExamOfScreen();
   const page = useQuery({ ...aboutExam(exam ?? ''), enabled: exam !== undefined });
   if (error) return <Failure error={error} retry={retry} />;
   if (isPending || (exam && page.isPending)) return <Loading />;

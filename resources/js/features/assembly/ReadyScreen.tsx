@@ -11,13 +11,13 @@ import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { MODES, count, wholePercent } from '../../ui/words';
 import { Tick } from '../../ui/Tick';
-import { useExam } from '../../api/useExam';
+import { useExamOfScreen } from '../../api/useExam';
 import { useBegin } from '../../api/useBegin';
 
 /** What needs no building: rehearsals, papers, series of tests, and what somebody has shared. */
 export function Component() {
   useTitle('Rehearse');
-  const { exam, error, isPending, retry } = useExam();
+  const { exam, error, isPending, retry } = useExamOfScreen();
   const page = useQuery({ ...ready(exam ?? ''), enabled: exam !== undefined });
   if (error) return <Failure error={error} retry={retry} />;
   if (isPending || (exam && page.isPending)) return <Loading what="Looking up what is ready" />;

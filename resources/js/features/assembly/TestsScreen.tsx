@@ -10,13 +10,14 @@ import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { OfExam } from '../../ui/OfExam';
 import { Notice } from '../../ui/Notice';
+import { OutcomeBar } from '../../ui/OutcomeBar';
 import { Pages } from '../../ui/Pages';
 import { Select } from '../../ui/Select';
 import { SearchField } from '../../ui/SearchField';
 import { Table } from '../../ui/Table';
 import { pageIn, useInAddress } from '../../ui/useInAddress';
 import { useTitle } from '../../ui/useTitle';
-import { MODES, dayTime, wholePercent } from '../../ui/words';
+import { duration, MODES, dayTime, wholePercent } from '../../ui/words';
 import { Named } from './Recipes';
 import { Tick } from '../../ui/Tick';
 import { useBegin } from '../../api/useBegin';
@@ -26,14 +27,16 @@ type Wanted = View<'TestsRequest'>;
 type Order = NonNullable<Wanted['order']>;
 
 const isNumber = (order: Order) => order === 'share' || order === 'answered';
+/** Kept where there is little room. */
+const isKept = (order: Order) => order === 'name' || order === 'state' || order === 'share';
 const STATES = { not_started: 'not begun', open: 'begun', handed_in: 'handed in' } as const;
 const COLUMNS: readonly [Order, string][] = [
   ['name', 'Name'],
   ['made', 'When'],
   ['mode', 'Mode'],
-  ['state', 'State'],
-  ['share', 'Share'],
   ['answered', 'Answered'],
+  ['state', 'What came of it'],
+  ['share', 'Share'],
 ];
 
 /** All tests of the exam, found again, sat again, shared, printed and thrown away. */
@@ -54,17 +57,19 @@ function read(search: URLSearchParams): Wanted {
         COLUMNS.map(([order]) => order),
       ) ?? 'made',
     down: search.get('down') !== '0',
+    everywhere: search.get('of') === 'all',
     page: pageIn(search),
   };
 }
 
-function write({ search, mode, state, order, down, page }: Wanted): [string, string][] {
+function write({ search, mode, state, order, down, everywhere, page }: Wanted): [string, string][] {
   return [
     ['search', search ?? ''],
     ['mode', mode ?? ''],
     ['state', state ?? ''],
     ['order', order === 'made' ? '' : (order ?? '')],
     ['down', down === false ? '0' : ''],
+    ['of', everywhere ? 'all' : ''],
     ['page', page === 1 ? '' : String(page)],
   ];
 }
@@ -89,6 +94,11 @@ function Tests({ exam }: { exam: string }) {
           value={wanted.search ?? ''}
           onChange={(search) => want({ search })}
         />
+        {(data.elsewhere > 0 || wanted.everywhere) && (
+          <Tick on={wanted.everywhere ?? false} onChange={(everywhere) => want({ everywhere })}>
+            of all exams
+          </Tick>
+        )}
         <Select
           label="Mode"
           any="any mode"
@@ -119,8 +129,11 @@ function Tests({ exam }: { exam: string }) {
         <Deleted key={gone.id} gone={gone} />
       ))}
       {data.all === 0 ? (
-        <Empty title="No tests yet.">
-          <p>Whatever you build or begin is found here again.</p>
+        <Empty title="No tests of this exam yet.">
+          <p>
+            Whatever you build or begin is found here again.
+            {data.elsewhere > 0 && ` Your ${data.elsewhere} other tests are of another exam: choose it above.`}
+          </p>
           <ButtonLink to="/build" weight="main">
             Build a test
           </ButtonLink>
@@ -148,7 +161,7 @@ function Tests({ exam }: { exam: string }) {
             }
           >
             {data.tests.map((line) => (
-              <Row key={line.id} line={line} held={held} hold={hold} />
+              <Row key={line.id} line={line} everywhere={wanted.everywhere ?? false} held={held} hold={hold} />
             ))}
           </Table>
           <Pages of={data} what={`${data.total} tests`} onPage={(one) => want({ page: one })} />
@@ -164,7 +177,7 @@ function Sorted(props: { order: Order; wanted: Wanted; want: (part: Partial<Want
   return (
     <th
       scope="col"
-      className={clsx(order !== 'name' && order !== 'share' && 'max-sm:hidden', isNumber(order) && 'text-right')}
+      className={clsx(!isKept(order) && 'max-sm:hidden', isNumber(order) && 'text-right')}
       aria-sort={on ? (wanted.down ? 'descending' : 'ascending') : undefined}
     >
       <button
@@ -207,7 +220,13 @@ function Deleted({ gone }: { gone: View<'DeletedLine'> }) {
   );
 }
 
-function Row({ line, held, hold }: { line: Line; held: Line | null; hold: (line: Line) => void }) {
+/** All of it, and what it comes to a question. */
+function minutesSaid({ activeMs, answered }: Line): string {
+  return answered === 0 ? duration(activeMs) : `${duration(activeMs)}, ${duration(activeMs / answered)} each`;
+}
+
+function Row(props: { line: Line; everywhere: boolean; held: Line | null; hold: (line: Line) => void }) {
+  const { line, everywhere, held, hold } = props;
   const [open, setOpen] = useState(false);
   const to = {
     handed_in: `/result/${line.id}`,
@@ -220,10 +239,12 @@ function Row({ line, held, hold }: { line: Line; held: Line | null; hold: (line:
       <tr>
         <th scope="row" className="max-w-96 font-normal">
           <Link to={line.onPaper && line.state !== 'handed_in' ? `/answers/${line.id}` : to}>{line.name}</Link>
+          {everywhere && <span className="block text-sm text-base-content/75">{line.examName}</span>}
           {line.code && <span className="ml-2 text-sm text-base-content/75">shared: {line.code}</span>}
           <span className="block text-sm text-base-content/75 sm:hidden">
-            {dayTime(line.touchedAt ?? line.madeAt)}, {MODES[line.mode].toLowerCase()}, {state}, {line.answered} of{' '}
+            {dayTime(line.touchedAt ?? line.madeAt)}, {MODES[line.mode].toLowerCase()}, {line.answered} of{' '}
             {line.questions}
+            {line.activeMs > 0 && `, ${minutesSaid(line)}`}
           </span>
         </th>
         <td className="whitespace-nowrap max-sm:hidden">{dayTime(line.touchedAt ?? line.madeAt)}</td>
@@ -231,11 +252,26 @@ function Row({ line, held, hold }: { line: Line; held: Line | null; hold: (line:
           {MODES[line.mode]}
           {line.onPaper && ', on paper'}
         </td>
-        <td className="max-sm:hidden">{state}</td>
-        <td className="text-right whitespace-nowrap tabular-nums">{wholePercent(line.share)}</td>
         <td className="text-right whitespace-nowrap tabular-nums max-sm:hidden">
           {line.answered} of {line.questions}
+          {line.activeMs > 0 && <span className="block text-sm text-base-content/75">{minutesSaid(line)}</span>}
         </td>
+        <td className="sm:w-36">
+          {line.outcomes ? (
+            <Link to={to} className="flex min-h-11 items-center pointer-fine:min-h-7">
+              <OutcomeBar
+                counts={{
+                  ...line.outcomes,
+                  left_blank: line.outcomes.leftBlank,
+                  not_reached: line.outcomes.notReached,
+                }}
+              />
+            </Link>
+          ) : (
+            state
+          )}
+        </td>
+        <td className="text-right whitespace-nowrap tabular-nums">{wholePercent(line.share)}</td>
         <td className="text-right">
           {held ? (
             line.state === 'handed_in' &&

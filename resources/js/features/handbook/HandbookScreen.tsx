@@ -13,7 +13,7 @@ import { Markdown } from '../../ui/Markdown';
 import { useTitle } from '../../ui/useTitle';
 import { bytes, dayTime } from '../../ui/words';
 import type { KeptHandbook } from '../sitting/packs/handbooks';
-import { useExam } from '../../api/useExam';
+import { useExam, useExamIs } from '../../api/useExam';
 import { Segments } from '../../ui/Segments';
 import { Highlightable } from '../library/Highlightable';
 import { MakeCard } from '../library/MakeCard';
@@ -36,6 +36,7 @@ export function Component() {
   const chosen = useExam();
   const { all: here } = useKeptHandbooks();
   const exam = asked.exam ?? chosen.exam ?? here?.[0]?.exam;
+  useExamIs(asked.exam);
   const contents = useQuery({ ...handbook(exam ?? ''), enabled: exam !== undefined });
   const kept = here?.find((one) => one.exam === exam);
   const away = contents.error instanceof Unreachable || chosen.error instanceof Unreachable;

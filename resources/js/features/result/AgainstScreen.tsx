@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { View } from '../../api/client';
 import { against } from '../../api/queries';
+import { useExamIs } from '../../api/useExam';
 import { Failure } from '../../ui/Failure';
 import { Figure } from '../../ui/Figure';
 import { Loading } from '../../ui/Loading';
@@ -23,6 +24,7 @@ export function Component() {
   useTitle('Two results');
   const { sitting = '', other = '' } = useParams();
   const page = useQuery(against(sitting, other));
+  useExamIs(page.data?.exam);
   if (page.isPending) return <Loading what="Holding them against each other" />;
   if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;
   const view = page.data;

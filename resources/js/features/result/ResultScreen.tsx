@@ -3,6 +3,7 @@ import clsx from 'clsx';
 import { useLocation, useParams } from 'react-router';
 import { api, ask, type View } from '../../api/client';
 import { result } from '../../api/queries';
+import { useExamIs } from '../../api/useExam';
 import { useBegin } from '../../api/useBegin';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
@@ -34,6 +35,7 @@ export function Component() {
 
 function Result({ result }: { result: View<'Result'> }) {
   const { tally } = result;
+  useExamIs(result.exam);
   const late = (useLocation().state as { late?: { answers: number; why: string | null } } | null)?.late;
   return (
     <div className="grid gap-8">

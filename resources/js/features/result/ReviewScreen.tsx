@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { View } from '../../api/client';
 import { review } from '../../api/queries';
+import { useExamIs } from '../../api/useExam';
 import { ButtonLink } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
 import { Loading } from '../../ui/Loading';
@@ -24,6 +25,7 @@ export function Component() {
   useTitle('Review');
   const { sitting = '', position } = useParams();
   const page = useQuery(review(sitting));
+  useExamIs(page.data?.exam);
   if (page.isPending) return <Loading what="Fetching your questions" />;
   if (page.isError) return <NotYet sitting={sitting} error={page.error} again={() => void page.refetch()} />;
   const at = position === undefined || position === WHOLE ? null : Number(position) - 1;

@@ -3,6 +3,7 @@ import { useId, useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { api, ask, type View } from '../../api/client';
 import { briefing, queries } from '../../api/queries';
+import { useExamIs } from '../../api/useExam';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
@@ -45,6 +46,7 @@ export function Component() {
   useTitle('Briefing');
   const { sitting = '' } = useParams();
   const page = useQuery(briefing(sitting));
+  useExamIs(page.data?.exam);
   const [read, setRead] = useState(false);
   if (page.isPending) return <Loading />;
   if (page.isError) return <Failure error={page.error} retry={() => void page.refetch()} />;

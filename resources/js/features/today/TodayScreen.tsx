@@ -7,7 +7,6 @@ import { Chip } from '../../ui/Chip';
 import { Covered } from '../../ui/Covered';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
-import { Choice } from '../../ui/Field';
 import { Figure } from '../../ui/Figure';
 import { Loading } from '../../ui/Loading';
 import { Table } from '../../ui/Table';
@@ -18,24 +17,24 @@ import { ExamDate } from './ExamDate';
 import { QuickStarts } from './QuickStarts';
 import { Steps } from './Steps';
 import { ThisWeek } from './ThisWeek';
-import { useExam } from '../../api/useExam';
+import { useExamOfScreen } from '../../api/useExam';
 
 export function Component() {
   useTitle('Today');
-  const choice = useExam();
+  const choice = useExamOfScreen();
   if (choice.isPending) return <Loading />;
   if (choice.error) return <Away error={choice.error} retry={choice.retry} />;
   if (!choice.exam)
     return <Empty title="No exam has been set up here yet.">An administrator must load one first.</Empty>;
-  return <Today exam={choice.exam} onExam={choice.choose} />;
+  return <Today key={choice.exam} exam={choice.exam} />;
 }
 
-function Today({ exam, onExam }: { exam: string; onExam: (slug: string) => void }) {
+function Today({ exam }: { exam: string }) {
   const who = useQuery(session);
   const page = useQuery(today(exam));
   if (page.isPending) return <Loading what="Looking up where you are" />;
   if (page.isError) return <Away error={page.error} retry={() => void page.refetch()} />;
-  const { examName, summary, counts, open, past, exams, outlook, steps, week } = page.data;
+  const { examName, summary, counts, open, past, outlook, steps, week } = page.data;
   const begun = open.find((line) => line.begun && !line.timeUp);
   return (
     <div className="grid gap-8">
@@ -55,17 +54,6 @@ function Today({ exam, onExam }: { exam: string; onExam: (slug: string) => void 
             </p>
           )}
         </div>
-        {exams.length > 1 && (
-          <div className="w-68">
-            <Choice label="Exam" value={exam} onChange={(event) => onExam(event.target.value)}>
-              {exams.map(({ slug, name }) => (
-                <option key={slug} value={slug}>
-                  {name}
-                </option>
-              ))}
-            </Choice>
-          </div>
-        )}
       </div>
 
       <OnThisDevice owner={who.data?.user?.email ?? ''} />
