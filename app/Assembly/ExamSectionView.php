@@ -16,7 +16,7 @@ final readonly class ExamSectionView
     /**
      * @param  string  $marksEach  Exact, as a decimal.
      * @param  string|null  $penalty  Share of its marks that a wrong answer costs, exact; null: nothing.
-     * @param  int  $minutes  Of its own, or its share of the whole by marks.
+     * @param  int  $minutes  Of its own, or its share by marks; they add up to the time for answering.
      * @param  list<value-of<Kind>>  $kinds
      * @param  object  $units  How many cases, passage sets and series.
      */
@@ -44,7 +44,7 @@ final readonly class ExamSectionView
                 marksEach: Shown::decimal($section->scheme->marks),
                 marks: Shown::decimal($section->possible()),
                 penalty: $section->scheme->penalty->getSign() === 0 ? null : (string) $section->scheme->penalty,
-                minutes: $blueprint->only($section->code)->minutes,
+                minutes: $blueprint->sectionMinutes()[$section->code],
                 kinds: array_column($section->kinds, 'value'),
                 units: (object) $section->units,
             ),

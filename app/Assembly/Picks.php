@@ -15,6 +15,7 @@ use App\Question\PlainExcerpt;
 use App\Question\QuestionShowing;
 use App\Question\QuestionView;
 use App\Question\Syllabus;
+use App\Question\TextSearch;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use stdClass;
@@ -40,7 +41,7 @@ final readonly class Picks
         PoolName::GotIt,
     ];
 
-    public function __construct(private Bank $bank)
+    public function __construct(private Bank $bank, private TextSearch $search)
     {
     }
 
@@ -134,12 +135,10 @@ final readonly class Picks
     private function byStem(Selection $selection, bool $down, int $skip): array
     {
         $sorted = DB::table('questions')
-            ->join('question_versions', 'question_versions.id', '=', 'questions.version_id')
             ->where('questions.exam_id', $selection->bank->candidacy->exam->id)
             ->whereNull('questions.retired_at')
-            ->orderBy('question_versions.shown->stem', $down ? 'desc' : 'asc')
-            ->orderBy('questions.id')
             ->select('questions.id');
+        $this->search->inOrderOfStems($sorted, 'questions.id', $down)->orderBy('questions.id');
 
         return array_slice($selection->passing()->among(Columns::first($sorted)), $skip, self::AT_ONCE);
     }

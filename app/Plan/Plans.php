@@ -8,10 +8,10 @@ use App\Assembly\Bank;
 use App\Progress\Coverage;
 use App\Progress\KeptEstimates;
 use App\Question\Candidacy;
-use App\Question\Exam;
 use App\Question\OwnStandings;
 use App\Question\SyllabusTopic;
 use App\Revisit\DueDays;
+use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Plan\Hours;
@@ -50,7 +50,7 @@ final readonly class Plans
             hours: $hours,
             topics: $this->topics($candidacy, $enrolment->examDay),
             due: $this->due->of($candidacy, $today),
-            rehearsal: self::rehearsal($candidacy->exam),
+            rehearsal: self::rehearsal($candidacy),
             rehearsed: WeekDone::since($candidacy, Hours::monday($today))['rehearsed'] > 0,
         );
     }
@@ -109,13 +109,15 @@ final readonly class Plans
         return $met;
     }
 
-    private static function rehearsal(Exam $exam): ?Rehearsal
+    /** It takes as long as the exam allows, with the candidate's extra time. */
+    private static function rehearsal(Candidacy $candidacy): ?Rehearsal
     {
-        if (! $exam->hasBlueprint()) {
+        if (! $candidacy->exam->hasBlueprint()) {
             return null;
         }
-        $blueprint = $exam->blueprint();
+        $blueprint = $candidacy->exam->blueprint();
+        $minutes = BigRational::of($blueprint->minutes)->multipliedBy($candidacy->user->extra_time);
 
-        return new Rehearsal($blueprint->questions(), 60_000 * $blueprint->minutes);
+        return new Rehearsal($blueprint->questions(), (int) round(60_000 * $minutes->toFloat()));
     }
 }

@@ -40,6 +40,13 @@ final class Fts5Search implements TextSearch
         return $query;
     }
 
+    public function inOrderOfStems(Builder $query, string $questionId, bool $down): Builder
+    {
+        return $query
+            ->join('question_texts', 'question_texts.rowid', '=', $questionId)
+            ->orderByRaw('question_texts.stem collate nocase '.($down ? 'desc' : 'asc'));
+    }
+
     /** The words hold letters and figures only, so nothing in them can be taken for an operator. */
     private function expression(SearchTerm $term): string
     {

@@ -120,7 +120,7 @@ final class TexWords
         return preg_match('/^[\p{L}\p{N}.,°′²³₀-₉]*$/u', $words) === 1 ? $words : "({$words})";
     }
 
-    /** @param  array<string, string>  $signs */
+    /** @param  array<int|string, string>  $signs */
     private static function set(string $words, array $signs, string $else): string
     {
         $words = trim($words);

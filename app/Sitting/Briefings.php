@@ -55,7 +55,8 @@ final readonly class Briefings
                 fn (array $reason): ReasonView => new ReasonView(...$reason),
                 $sitting->test->reasons ?? [],
             ),
-            rules: $blueprint === null ? [] : $sitting->test->exam->rulesInWords(),
+            // Of one section alone, what the exam says of all its parts is not so.
+            rules: $blueprint === null || $sitting->test->section !== null ? [] : $sitting->test->exam->rulesInWords(),
             kinds: $this->kinds($sitting->test),
             most: $sitting->test->adaptive,
         );

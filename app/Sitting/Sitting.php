@@ -7,6 +7,8 @@ namespace App\Sitting;
 use App\Account\User;
 use App\Assembly\Test;
 use App\Question\Candidacy;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -31,6 +33,7 @@ use Uplandia\Core\Sitting\Terms;
  * @property string $secret
  * @property string|null $pen the tab that may write
  * @property int|null $started_ms
+ * @property int $reserve_ms what its candidate means to have left at the end
  * @property int|null $contact_ms
  * @property int|null $deadline_ms
  * @property int|null $ended_ms
@@ -69,6 +72,7 @@ final class Sitting extends Model
         'name',
         'mode',
         'on_paper',
+        'reserve_ms',
         'status',
         'terms',
         'secret',
@@ -121,10 +125,22 @@ final class Sitting extends Model
             'name' => $own,
             'mode' => $test->mode,
             'on_paper' => false,
+            'reserve_ms' => self::breakMs($test, $user),
             'questions' => $test->questions,
             'status' => Stage::NotStarted,
             'secret' => Str::random(32),
         ]);
+    }
+
+    /** A break does not stop the clock, so the pace plan keeps its time back until the candidate plans otherwise. */
+    private static function breakMs(Test $test, User $user): int
+    {
+        $minutes = $test->loadMissing('exam')->blueprint()->breakMinutes ?? 0;
+
+        return BigRational::of($user->extra_time)
+            ->multipliedBy($minutes * Terms::MS_PER_MINUTE)
+            ->toScale(0, RoundingMode::HALF_UP)
+            ->toInt();
     }
 
     protected $attributes = ['revision' => 0, 'events' => 0, 'last_seq' => 0, 'bytes' => 0];

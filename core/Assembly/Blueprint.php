@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Uplandia\Core\Assembly;
 
 use Brick\Math\BigRational;
-use Brick\Math\RoundingMode;
 use Uplandia\Core\Marking\InvalidScheme;
 use Uplandia\Core\Marking\MarkScheme;
 use Uplandia\Core\Marking\Scale;
@@ -110,8 +109,30 @@ final readonly class Blueprint
     }
 
     /**
-     * The same of one section alone: its own minutes, or its marks' share of the time for answering; no reading, no
-     * break.
+     * Minutes of each section, whole ones that add up to the time for answering: its own, or its marks' share of it.
+     *
+     * @return array<string, int> by code
+     */
+    public function sectionMinutes(): array
+    {
+        $minutes = array_column($this->sections, 'minutes', 'code');
+        $shared = array_filter($this->sections, static fn (Section $section): bool => $section->minutes === null);
+        $left = $this->minutes - $this->readingMinutes - $this->breakMinutes - array_sum($minutes);
+        $counts = Allocation::of(
+            max(0, $left),
+            array_values(array_map(static fn (Section $section): string => (string) $section->possible(), $shared)),
+            array_fill(0, count($shared), max(0, $left)),
+        )->counts;
+
+        foreach ($minutes as $code => $own) {
+            $minutes[$code] = $own ?? (int) array_shift($counts);
+        }
+
+        return $minutes;
+    }
+
+    /**
+     * The same of one section alone, in its own minutes; no reading, no break.
      *
      * @throws InvalidRecipe when there is no such section
      */
@@ -119,12 +140,10 @@ final readonly class Blueprint
     {
         $section =
             $this->section($code) ?? throw InvalidRecipe::because('The exam has no such section.', 'unknown_section');
-        $answering = $this->minutes - $this->readingMinutes - $this->breakMinutes;
-        $share = $section->possible()->dividedBy($this->possible())->multipliedBy($answering);
 
         return new self(
             sections: [$section],
-            minutes: $section->minutes ?? max(1, $share->toScale(0, RoundingMode::UP)->toInt()),
+            minutes: max(1, $this->sectionMinutes()[$code]),
             readingMinutes: 0,
             breakAfter: null,
             breakMinutes: 0,

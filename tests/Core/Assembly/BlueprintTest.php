@@ -61,6 +61,16 @@ final class BlueprintTest extends TestCase
         ];
     }
 
+    public function test_the_minutes_of_its_sections_add_up_to_the_time_for_answering(): void
+    {
+        foreach ([60, 61, 62, 67, 150] as $minutes) {
+            $blueprint = Blueprint::of(['minutes' => $minutes] + self::RULES);
+            $of = $blueprint->sectionMinutes();
+            self::assertSame(array_column($blueprint->sections, 'code'), array_keys($of));
+            self::assertSame($minutes - 5 - 5, array_sum($of));
+        }
+    }
+
     public function test_one_section_alone_has_its_share_of_the_time_for_answering(): void
     {
         // 60 − 5 reading − 5 break = 50 min for 10 marks.

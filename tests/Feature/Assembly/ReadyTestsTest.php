@@ -111,10 +111,10 @@ final class ReadyTestsTest extends TestCase
         $sitting = $this->postJson("{$path}/rehearsals", ['section' => 'craft'])
             ->assertCreated()
             ->json('sitting');
-        // 150 − 10 reading − 10 break = 130 min for 88 marks; 32 of them are 47.3 min.
+        // 150 − 10 reading − 10 break = 130 min for 88 marks; 32 of them are 47.3 min, in whole ones that add up 47.
         $this->getJson("/api/sittings/{$sitting}")
             ->assertJsonPath('questions', 16)
-            ->assertJsonPath('limitMs', 48 * 60_000)
+            ->assertJsonPath('limitMs', 47 * 60_000)
             ->assertJsonPath('breaks', 0)
             ->assertJsonPath('readingMs', 0)
             ->assertJsonCount(1, 'sections');

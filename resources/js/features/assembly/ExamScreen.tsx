@@ -10,6 +10,7 @@ import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { count } from '../../ui/words';
 import { useExamOfScreen } from '../../api/useExam';
+import { useOwnTime } from '../../api/useOwnTime';
 import { KINDS } from '../question/kindNames';
 
 const UNITS: Record<string, string> = { case: 'case', passage: 'passage set', series: 'series' };
@@ -27,14 +28,13 @@ export function Component() {
 }
 
 function About({ exam }: { exam: View<'Exam'> }) {
+  const time = useOwnTime();
   const rules: [string, string][] = [
     ['Questions', `${exam.questions}, ${exam.marks} marks in all`],
-    ['Time', `${exam.minutes} min${exam.readingMinutes ? `, ${exam.readingMinutes} of them for reading first` : ''}`],
+    ['Time', time(exam.minutes)],
     [
       'Break',
-      exam.breakAfter === null
-        ? 'none'
-        : `${exam.breakMinutes} min after ${exam.breakAfter}; the clock runs on, and what was seen is closed`,
+      exam.breakAfter === null ? 'none' : `after ${exam.breakAfter}; the clock runs on, and what was seen is closed`,
     ],
     ['Pause', exam.pausable ? 'allowed' : 'not allowed'],
     [
@@ -110,11 +110,14 @@ function About({ exam }: { exam: View<'Exam'> }) {
                 Marks each
               </th>
               <th scope="col">A wrong answer</th>
-              <th scope="col">About</th>
+              <th scope="col">Time</th>
               <th scope="col">What occurs</th>
             </tr>
           }
         >
+          {exam.readingMinutes > 0 && (
+            <Minutes what="Reading, before the first answer" time={time(exam.readingMinutes)} />
+          )}
           {exam.sections.map((section) => (
             <tr key={section.code} className="align-top">
               <th scope="row" className="whitespace-nowrap">
@@ -123,7 +126,7 @@ function About({ exam }: { exam: View<'Exam'> }) {
               <td>{section.questions}</td>
               <td>{section.marksEach}</td>
               <td>{section.penalty ? `costs ${section.penalty} of its marks` : 'costs nothing'}</td>
-              <td className="whitespace-nowrap">{section.minutes} min</td>
+              <td className="whitespace-nowrap">{time(section.minutes)}</td>
               <td>
                 {[
                   ...section.kinds.map((kind) => KINDS[kind as keyof typeof KINDS]),
@@ -132,6 +135,8 @@ function About({ exam }: { exam: View<'Exam'> }) {
               </td>
             </tr>
           ))}
+          {exam.breakMinutes > 0 && <Minutes what="The break" time={time(exam.breakMinutes)} />}
+          <Minutes what="In all" time={time(exam.minutes)} />
         </Table>
       </section>
       <section aria-labelledby="kinds">
@@ -146,5 +151,17 @@ function About({ exam }: { exam: View<'Exam'> }) {
         </p>
       </section>
     </div>
+  );
+}
+
+/** A row of the time in which no question is answered, or of all of it. */
+function Minutes({ what, time }: { what: string; time: string }) {
+  return (
+    <tr>
+      <th scope="row">{what}</th>
+      <td colSpan={3} />
+      <td className="font-bold whitespace-nowrap">{time}</td>
+      <td />
+    </tr>
   );
 }

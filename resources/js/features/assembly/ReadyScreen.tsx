@@ -12,6 +12,7 @@ import { useTitle } from '../../ui/useTitle';
 import { MODES, count, wholePercent } from '../../ui/words';
 import { Tick } from '../../ui/Tick';
 import { useExamOfScreen } from '../../api/useExam';
+import { useOwnTime } from '../../api/useOwnTime';
 import { useBegin } from '../../api/useBegin';
 
 /** What needs no building: rehearsals, papers, series of tests, and what somebody has shared. */
@@ -43,7 +44,7 @@ function Ready({ page }: { page: View<'Ready'> }) {
       ) : (
         <Rehearsal page={page} />
       )}
-      <Adaptive exam={exam} extraTime={page.extraTime} />
+      <Adaptive exam={exam} />
       <div className="grid items-start gap-8 lg:grid-cols-2">
         <section aria-labelledby="papers" className="grid gap-2">
           <h2 id="papers" className="text-lg font-bold">
@@ -74,8 +75,9 @@ function Ready({ page }: { page: View<'Ready'> }) {
 }
 
 function Rehearsal({ page }: { page: View<'Ready'> }) {
-  const { exam, sections, questions, minutes, extraTime } = page;
+  const { exam, sections, questions, minutes } = page;
   const begin = useBegin();
+  const time = useOwnTime();
   const rehearse = (section: string | null) =>
     begin.go(() => ask(api.POST('/api/exams/{exam}/rehearsals', { params: { path: { exam } }, body: { section } })));
   return (
@@ -86,8 +88,7 @@ function Rehearsal({ page }: { page: View<'Ready'> }) {
             The whole exam, drawn fresh
           </h2>
           <p>
-            {count(questions, 'question')}, {minutes} min{extraTime !== '1' && ` × ${extraTime}`}, under its real rules.
-            New questions come first.
+            {count(questions, 'question')}, {time(minutes)}, under its real rules. New questions come first.
           </p>
         </div>
         <Button weight="main" busy={begin.isPending} onClick={() => rehearse(null)}>
@@ -103,7 +104,7 @@ function Rehearsal({ page }: { page: View<'Ready'> }) {
               {section.name}
               <span className="font-normal">
                 {' '}
-                {section.questions}, {section.minutes} min
+                {section.questions}, {time(section.minutes)}
               </span>
             </Button>
           ))}
@@ -114,7 +115,8 @@ function Rehearsal({ page }: { page: View<'Ready'> }) {
 }
 
 /** A test whose next question goes by the last answer. */
-function Adaptive({ exam, extraTime }: { exam: string; extraTime: string }) {
+function Adaptive({ exam }: { exam: string }) {
+  const time = useOwnTime();
   const offer = useQuery(adaptive(exam));
   const [chosen, setChosen] = useState(2);
   const [timed, setTimed] = useState(false);
@@ -171,7 +173,7 @@ function Adaptive({ exam, extraTime }: { exam: string; extraTime: string }) {
               </select>
             </label>
             <Tick on={timed} onChange={(on) => setTimed(on)}>
-              with a clock: {minutes} min{extraTime !== '1' && ` × ${extraTime}`}
+              with a clock: {time(minutes)}
             </Tick>
             <Button type="submit" busy={begin.isPending} aria-label="Begin a test that adapts">
               Begin
@@ -185,6 +187,7 @@ function Adaptive({ exam, extraTime }: { exam: string; extraTime: string }) {
 }
 
 function Paper(props: { exam: string; paper: View<'Paper'>; sections: View<'Ready'>['sections'] }) {
+  const time = useOwnTime();
   const { exam, paper } = props;
   const [section, setSection] = useState('');
   const begin = useBegin();
@@ -203,10 +206,10 @@ function Paper(props: { exam: string; paper: View<'Paper'>; sections: View<'Read
           onChange={(event) => setSection(event.target.value)}
           className="select w-auto border-base-content/50 text-base pointer-fine:h-9"
         >
-          <option value="">the whole, {paper.minutes} min</option>
+          <option value="">the whole, {time(paper.minutes)}</option>
           {props.sections.map(({ code, name, minutes }) => (
             <option key={code} value={code}>
-              {name}, {minutes} min
+              {name}, {time(minutes)}
             </option>
           ))}
         </select>
@@ -268,6 +271,7 @@ function Join() {
 }
 
 function Series({ exam, series }: { exam: string; series: View<'SeriesOfTests'> }) {
+  const time = useOwnTime();
   const begin = useBegin();
   return (
     <section aria-labelledby={`series-${series.code}`} className="grid gap-2">
@@ -301,7 +305,7 @@ function Series({ exam, series }: { exam: string; series: View<'SeriesOfTests'> 
             <td className="max-sm:hidden">{test.questions}</td>
             <td className="whitespace-nowrap max-sm:hidden">
               {MODES[test.mode]}
-              {test.minutes !== null && `, ${test.minutes} min`}
+              {test.minutes !== null && `, ${time(test.minutes)}`}
             </td>
             <td className="whitespace-nowrap">
               {test.used}

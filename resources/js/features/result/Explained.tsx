@@ -6,7 +6,7 @@ import { Chip } from '../../ui/Chip';
 import { GapContext } from '../../ui/gaps';
 import { Markdown } from '../../ui/Markdown';
 import { Outcome } from '../../ui/Outcome';
-import { dayTime, duration, percent } from '../../ui/words';
+import { dayTime, duration, percent, signed } from '../../ui/words';
 import { MakeCard } from '../library/MakeCard';
 import { inWords } from '../question/kinds/inWords';
 import type { Response } from '../question/response';
@@ -61,7 +61,7 @@ export function Explained({
       <p className={clsx('flex flex-wrap items-center gap-x-4 gap-y-1 font-bold', unmarked && 'hidden')}>
         <Outcome outcome={explanation.outcome} />
         <span className="font-normal">
-          {explanation.outcome === 'pending' ? 'Not marked yet, ' : `${explanation.marks} of `}
+          {explanation.outcome === 'pending' ? 'Not marked yet, ' : `${signed(explanation.marks)} of `}
           {question.marks} {question.marks === '1' ? 'mark' : 'marks'}, {duration(explanation.activeMs)} on screen
         </span>
       </p>

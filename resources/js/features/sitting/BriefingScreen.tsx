@@ -164,6 +164,15 @@ export function Component() {
                   )}
                 </tr>
               ))}
+              {data.planMs.length > 0 && data.limitMs !== null && (
+                <>
+                  {data.readingMs > 0 && <Time what="Reading, before the first answer" ms={data.readingMs} />}
+                  {data.reserveMs > 0 && (
+                    <Time what={data.breaks > 0 ? 'In reserve, the break too' : 'In reserve'} ms={data.reserveMs} />
+                  )}
+                  <Time what="In all" ms={data.limitMs} />
+                </>
+              )}
             </Table>
           )}
           {data.rules.length > 0 && (
@@ -216,6 +225,17 @@ export function Component() {
 }
 
 /** Nobody plans by the second. */
+/** A row of the time that no section has, or of all of it. */
+function Time({ what, ms }: { what: string; ms: number }) {
+  return (
+    <tr>
+      <th scope="row">{what}</th>
+      <td colSpan={3} />
+      <td className="font-bold whitespace-nowrap">{duration(ms)}</td>
+    </tr>
+  );
+}
+
 function wholeMinutes(ms: number): number {
   return Math.round(ms / 60_000) * 60_000;
 }

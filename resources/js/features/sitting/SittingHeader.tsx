@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { BriefcaseBusiness, Coffee, Pause, Timer, TimerOff } from 'lucide-react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { clock } from '../../ui/words';
+import { clock, signed } from '../../ui/words';
 import { ahead, paceWords, spoken } from './pace';
 import { Saved } from './Saved';
 import type { SittingStore, Snapshot } from './sittingStore';
@@ -36,7 +36,7 @@ export function SittingHeader(props: {
       <p className="hidden min-w-0 flex-1 truncate md:block">{briefing.title}</p>
       {now.score && now.score.questions > 0 && (
         <p className="whitespace-nowrap">
-          {now.score.marks} of {now.score.possible}
+          {signed(now.score.marks)} of {now.score.possible}
           <span className="max-sm:sr-only"> marks so far</span>
         </p>
       )}

@@ -4,12 +4,14 @@ import { api, ask, type View } from '../../api/client';
 import { Failure } from '../../ui/Failure';
 import { count } from '../../ui/words';
 import { useBegin } from '../../api/useBegin';
+import { useOwnTime } from '../../api/useOwnTime';
 
 type Start = View<'QuickStartRequest'>['start'];
 
 /** Tests that begin with one click, without choosing anything. */
 export function QuickStarts({ exam, quick }: { exam: string; quick: View<'Quick'> }) {
   const begin = useBegin();
+  const time = useOwnTime();
   const path = { params: { path: { exam } } };
   const start = (what: Start) =>
     begin.go(() => ask(api.POST('/api/exams/{exam}/quick-starts', { ...path, body: { start: what } })), true);
@@ -66,7 +68,7 @@ export function QuickStarts({ exam, quick }: { exam: string; quick: View<'Quick'
         {quick.rehearsal > 0 && (
           <Start
             name="A rehearsal"
-            about={`${quick.rehearsal} questions, ${quick.minutes} min`}
+            about={`${quick.rehearsal} questions, ${time(quick.minutes)}`}
             off={begin.isPending}
             onUse={() =>
               begin.go(() => ask(api.POST('/api/exams/{exam}/rehearsals', { ...path, body: { section: null } })))
