@@ -22,6 +22,6 @@ interface TextSearch
     /** Narrows a query to questions in which a search finds something. */
     public function narrow(Builder $query, string $questionId, SearchText $search): Builder;
 
-    /** Puts questions in the order of their stems as words: marks of Markdown and of TeX that nobody sees don't count. */
+    /** Puts questions in the order of their stems as words: marks of Markdown and TeX that nobody sees don't count. */
     public function inOrderOfStems(Builder $query, string $questionId, bool $down): Builder;
 }

@@ -22,6 +22,8 @@ final readonly class BriefingView
      * @param  int|null  $msPerMark  By the pace plan.
      * @param  bool  $pausable  A pause stops the clock.
      * @param  int  $breaks  How many breaks may be taken; a break does not stop the clock.
+     * @param  int|null  $breakFrom  Position of the last question that must have been seen first; null: at any time.
+     * @param  int  $breakMs  How long a break is meant to be.
      * @param  list<ExamSectionView>  $sections  of a paper or a rehearsal
      * @param  list<int>  $planMs  Section by section, its time by the pace plan; none without one.
      * @param  list<ReasonView>  $reasons  none: it is not made of weak spots
@@ -49,6 +51,8 @@ final readonly class BriefingView
         public ?int $msPerMark,
         public bool $pausable,
         public int $breaks,
+        public ?int $breakFrom,
+        public int $breakMs,
         public array $sections,
         public array $planMs,
         public array $reasons,

@@ -47,6 +47,8 @@ final readonly class Briefings
             msPerMark: $plan?->timeFor(1),
             pausable: $terms->pausable,
             breaks: $terms->breaks,
+            breakFrom: $terms->breakFrom(),
+            breakMs: $terms->breakLength,
             sections: $sections,
             planMs: $plan === null
                 ? []

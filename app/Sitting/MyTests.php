@@ -119,7 +119,10 @@ final readonly class MyTests
             // Of an adaptive test the share says nothing: whoever knows more is asked what is harder.
             $possible === null || $possible->isZero() || $test->adaptive !== null || $withheld
                 ? null
-                : Shown::percent(BigRational::of((string) $sitting->marks)->dividedBy($possible));
+                : Shown::wholePercent(
+                    BigRational::of((string) $sitting->marks)->dividedBy($possible),
+                    BigRational::of((string) $test->exam->rules['cut']),
+                );
 
         $isOver = $this->closing->isOver($sitting);
 

@@ -8,6 +8,7 @@ use App\Assembly\ExamSectionView;
 use App\Assembly\PaperView;
 use App\Question\Candidacy;
 use App\Question\Exam;
+use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use Uplandia\Core\Assembly\Mode;
@@ -60,7 +61,11 @@ final readonly class ReadyTests
                 about: (string) $first->about,
                 tests: array_values(
                     $tests->map(
-                        fn (stdClass $row): SeriesTestView => self::test($row, $attempts[(int) $row->id] ?? null),
+                        fn (stdClass $row): SeriesTestView => self::test(
+                            row: $row,
+                            attempts: $attempts[(int) $row->id] ?? null,
+                            cut: BigRational::of((string) $candidacy->exam->rules['cut']),
+                        ),
                     )->all(),
                 ),
             );
@@ -69,7 +74,7 @@ final readonly class ReadyTests
         return $views;
     }
 
-    private static function test(stdClass $row, ?Attempts $attempts): SeriesTestView
+    private static function test(stdClass $row, ?Attempts $attempts, BigRational $cut): SeriesTestView
     {
         return new SeriesTestView(
             code: (string) $row->code,
@@ -79,7 +84,7 @@ final readonly class ReadyTests
             minutes: $row->minutes === null ? null : (int) $row->minutes,
             attempts: $row->attempts === null ? null : (int) $row->attempts,
             used: $attempts->used ?? 0,
-            best: $attempts?->best === null ? null : Shown::percent($attempts->best),
+            best: $attempts?->best === null ? null : Shown::wholePercent($attempts->best, $cut),
             waiting: $attempts?->waiting,
         );
     }

@@ -13,7 +13,7 @@ final readonly class TestLineView
      * @param  string  $examName  Of which exam it is.
      * @param  bool  $timeUp  Time has run out, and it has not been closed.
      * @param  bool  $waits  The same, and its device may still hold answers.
-     * @param  string|null  $share  Marks of the whole, in per cent; null: not handed in, or adaptive.
+     * @param  string|null  $share  Of the marks, in per cent as its result says it; null: not handed in, or adaptive.
      * @param  OutcomeCountsView|null  $outcomes  Null: not handed in, adaptive, or a test that runs asks the same.
      * @param  int  $activeMs  On it.
      * @param  int|null  $touchedAt  When it was handed in, else last worked on.

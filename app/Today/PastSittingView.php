@@ -8,7 +8,10 @@ use Uplandia\Core\Assembly\Mode;
 
 final readonly class PastSittingView
 {
-    /** @param  string|null  $marks  None of an adaptive test: they say nothing. */
+    /**
+     * @param  string|null  $marks  None of an adaptive test: they say nothing.
+     * @param  string|null  $share  Of the marks, in per cent as its result says it.
+     */
     public function __construct(
         public string $id,
         public string $title,
@@ -18,7 +21,7 @@ final readonly class PastSittingView
         public int $answered,
         public ?string $marks,
         public string $possible,
-        public ?string $shareOfAll,
+        public ?string $share,
     ) {
     }
 }

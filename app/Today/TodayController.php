@@ -100,7 +100,11 @@ final class TodayController
                 quick: $quick,
                 open: array_map($this->open(...), array_values($open->all())),
                 past: array_map(
-                    fn (Sitting $sitting): PastSittingView => self::past($sitting, isset($withheld[$sitting->id])),
+                    fn (Sitting $sitting): PastSittingView => self::past(
+                        sitting: $sitting,
+                        withheld: isset($withheld[$sitting->id]),
+                        cut: BigRational::of((string) $candidacy->exam->rules['cut']),
+                    ),
                     array_values($past->all()),
                 ),
                 examDate: $enrolment->examDate(),
@@ -159,7 +163,7 @@ final class TodayController
     }
 
     /** @param  bool  $withheld  a test whose clock is not over asks the same: what came of this one waits */
-    private static function past(Sitting $sitting, bool $withheld): PastSittingView
+    private static function past(Sitting $sitting, bool $withheld, BigRational $cut): PastSittingView
     {
         $marks = BigRational::of((string) $sitting->marks);
         $possible = BigRational::of((string) $sitting->possible);
@@ -175,7 +179,9 @@ final class TodayController
             answered: $sitting->answered,
             marks: $told ? Shown::decimal($marks) : null,
             possible: Shown::decimal($possible),
-            shareOfAll: $told && $possible->getSign() !== 0 ? Shown::percent($marks->dividedBy($possible)) : null,
+            share: $told && $possible->getSign() !== 0
+                ? Shown::wholePercent($marks->dividedBy($possible), $cut)
+                : null,
         );
     }
 

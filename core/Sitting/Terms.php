@@ -34,6 +34,9 @@ final readonly class Terms
      * @param  bool  $runningScore  in tutor mode, whether the score so far is shown
      * @param  bool  $asksSureness  whether each question asks how sure one is
      * @param  string  $extraTime  the factor that is already in all limits
+     * @param  int|null  $breakAfter  section whose questions must all have been seen first, and those before it; null:
+     *   a break may be taken at any time
+     * @param  int  $breakLength  how long a break is meant to be; it ends when its candidate ends it
      *
      * @throws InvalidTerms
      */
@@ -50,6 +53,8 @@ final readonly class Terms
         public string $extraTime = '1',
         public bool $runningScore = false,
         public bool $asksSureness = true,
+        public ?int $breakAfter = null,
+        public int $breakLength = 0,
     ) {
         foreach ([$limit, $questionLimit, ...array_column($sections, 'limit')] as $duration) {
             if ($duration !== null && $duration < 1000) {
@@ -96,6 +101,10 @@ final readonly class Terms
             pausable: $blueprint->pausable,
             breaks: $blueprint->breakAfter === null ? 0 : 1,
             reading: $blueprint->readingMinutes * self::MS_PER_MINUTE,
+            breakAfter: $blueprint->breakAfter === null
+                ? null
+                : (int) array_search($blueprint->breakAfter, array_column($blueprint->sections, 'code'), true),
+            breakLength: $blueprint->breakMinutes * self::MS_PER_MINUTE,
         );
     }
 
@@ -138,7 +147,17 @@ final readonly class Terms
             extraTime: $factor,
             runningScore: $this->runningScore,
             asksSureness: $this->asksSureness,
+            breakAfter: $this->breakAfter,
+            breakLength: $longer($this->breakLength),
         );
+    }
+
+    /** @return int|null the last question that must have been seen before a break; null: it comes at any time */
+    public function breakFrom(): ?int
+    {
+        $before = array_filter($this->items, fn (Item $item): bool => $item->section <= $this->breakAfter);
+
+        return $this->breakAfter === null ? null : array_key_last($before);
     }
 
     /** For answering: the limit without what is for reading; null: none. */
@@ -207,6 +226,8 @@ final readonly class Terms
             'extraTime' => $this->extraTime,
             'runningScore' => $this->runningScore,
             'asksSureness' => $this->asksSureness,
+            'breakAfter' => $this->breakAfter,
+            'breakLength' => $this->breakLength,
         ];
     }
 
@@ -242,6 +263,8 @@ final readonly class Terms
                 extraTime: $fields->text('extraTime'),
                 runningScore: $fields->flag('runningScore'),
                 asksSureness: ! $fields->has('asksSureness') || $fields->flag('asksSureness'),
+                breakAfter: $whole($fields, 'breakAfter'),
+                breakLength: $whole($fields, 'breakLength') ?? 0,
             );
         } catch (InvalidQuestion|\ValueError $error) {
             throw InvalidTerms::because("These terms cannot be read: {$error->getMessage()}", 'malformed');

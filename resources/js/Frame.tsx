@@ -53,7 +53,7 @@ export function Component() {
           Uplandia
         </Link>
         <ExamChoice />
-        <span className="flex-1" />
+        <span className="flex-1 max-sm:hidden" />
         <LookMenu />
         <nav aria-label="Main" className="-mx-2 flex basis-full flex-wrap gap-x-1">
           {PLACES.map(({ to, label, Icon }) => (
@@ -76,10 +76,7 @@ export function Component() {
           ))}
         </nav>
         {studying && (
-          <nav
-            aria-label="Study"
-            className="flex basis-full flex-wrap gap-x-1 border-t border-base-300"
-          >
+          <nav aria-label="Study" className="flex basis-full flex-wrap gap-x-1 border-t border-base-300">
             {STUDY.map(({ to, label }) => (
               <NavLink
                 key={to}

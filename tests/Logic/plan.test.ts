@@ -91,14 +91,18 @@ describe('how tests came out', () => {
     );
   });
   it('says where the tests were easier or harder than the exam, each weighing as many as its answers', () => {
-    expect(besideExam([sat(0.8, 30, 0.84), sat(0.7, 10, 0.64)], outlook)).toMatch(
+    expect(besideExam([sat(0.8, 30, 0.84), sat(0.7, 10, 0.64)], { outlook, cut: 0.65 })).toMatch(
       /questions 79\s% is expected of you today, of the exam 65\s%: these tests were easier than the exam by 14 points\.$/,
     );
-    expect(besideExam([sat(0.67, 30, 0.66)], outlook)).toMatch(/of the exam 65\s%: about as hard\.$/);
-    expect(besideExam([sat(0.8, 30, 0.6)], outlook)).toMatch(
+    expect(besideExam([sat(0.67, 30, 0.66)], { outlook, cut: 0.65 })).toMatch(/of the exam 65\s%: about as hard\.$/);
+    expect(besideExam([sat(0.8, 30, 0.6)], { outlook, cut: 0.65 })).toMatch(
       /harder than the exam by 5 points\. In fact they came out at 80\s%: what is expected goes by first looks/,
     );
-    expect(besideExam([sat(0.8, 30, null)], outlook)).toBeNull();
-    expect(besideExam([sat(0.8, 30, 0.8)], null)).toBeNull();
+    // A line above the cut beside an outlook below it does not stand unexplained.
+    expect(besideExam([sat(0.67, 30, 0.66)], { outlook: { ...outlook, chance: 0.3 }, cut: 0.65 })).toMatch(
+      /about as hard\. The pass outlook lies on the other side of the cut/,
+    );
+    expect(besideExam([sat(0.8, 30, null)], { outlook, cut: 0.65 })).toBeNull();
+    expect(besideExam([sat(0.8, 30, 0.8)], { outlook: null, cut: 0.65 })).toBeNull();
   });
 });

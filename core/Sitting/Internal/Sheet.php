@@ -151,6 +151,9 @@ final class Sheet
     private function clockwork(Event $event): ?string
     {
         if ($event->kind === EventKind::BreakBegan) {
+            if (! $this->isTimeForBreak()) {
+                return 'The break comes later: after all questions of the section before it have been seen.';
+            }
             $breaks = count($this->clock->breaks);
             $why = $this->clock->take($event);
             if (count($this->clock->breaks) > $breaks) {
@@ -163,6 +166,17 @@ final class Sheet
         }
 
         return $this->clock->take($event);
+    }
+
+    private function isTimeForBreak(): bool
+    {
+        foreach ($this->terms->breakAfter === null ? [] : $this->terms->items as $position => $item) {
+            if ($item->section <= $this->terms->breakAfter && ! ($this->entries[$position] ?? new Entry())->seen) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**

@@ -1772,6 +1772,10 @@ export interface components {
             pausable: boolean;
             /** @description How many breaks may be taken; a break does not stop the clock. */
             breaks: number;
+            /** @description Position of the last question that must have been seen first; null: at any time. */
+            breakFrom: number | null;
+            /** @description How long a break is meant to be. */
+            breakMs: number;
             /** @description Of a paper or a rehearsal */
             sections: components["schemas"]["ExamSection"][];
             /** @description Section by section, its time by the pace plan; none without one. */
@@ -2173,7 +2177,7 @@ export interface components {
             marks: string;
             /** @description Share of its marks that a wrong answer costs, exact; null: nothing. */
             penalty: string | null;
-            /** @description Of its own, or its share of the whole by marks. */
+            /** @description Of its own, or its share by marks; they add up to the time for answering. */
             minutes: number;
             kinds: ("single" | "several" | "true_false_grid" | "ordering" | "matching" | "grouping" | "dropdown_gaps" | "typed_gaps" | "number" | "picture" | "written")[];
             /** @description How many cases, passage sets and series. */
@@ -2871,7 +2875,8 @@ export interface components {
             /** @description None of an adaptive test: they say nothing. */
             marks: string | null;
             possible: string;
-            shareOfAll: string | null;
+            /** @description Of the marks, in per cent as its result says it. */
+            share: string | null;
         };
         /** @description A question to pick: what tells it from others, and nothing of its answer. */
         Pick: {
@@ -3716,9 +3721,9 @@ export interface components {
             waits: boolean;
             questions: number;
             answered: number;
-            /** @description Marks of the whole, in per cent; null: not handed in, or adaptive. */
+            /** @description Of the marks, in per cent as its result says it; null: not handed in, or adaptive. */
             share: string | null;
-            /** @description Null: not handed in, adaptive, or another test that runs asks the same. */
+            /** @description Null: not handed in, adaptive, or a test that runs asks the same. */
             outcomes: components["schemas"]["OutcomeCounts"] | null;
             /** @description On it. */
             activeMs: number;

@@ -8,15 +8,27 @@ export function signed(decimal: string): string {
   return decimal.replace('-', '\u2212');
 }
 
+/** A share of marks as the server tells it, beside the cut: the same in every place. */
+export function toldPercent(percentage: string | null): string {
+  return percentage === null ? '–' : `${signed(percentage)}\u202f%`;
+}
+
 /** A percentage as the server tells it, whole: nobody's ten questions know the hundredth part of one. */
 export function wholePercent(percentage: string | null): string {
   return percentage === null ? '–' : percent(Number(percentage) / 100);
 }
 
-/** A share from 0 to 1 as whole per cents, a half rounded up, with a real minus: "74 %". */
-export function percent(share: number): string {
+/**
+ * A share from 0 to 1 as whole per cents, a half rounded up, with a real minus: "74 %".
+ *
+ * @param cut where that alone would hide on which side of it the share lies, one place more is told
+ */
+export function percent(share: number, cut?: number): string {
   // 0.285 times 100 lies a hair below 28.5.
-  return signed(`${Math.round(Number((100 * share).toFixed(6)))}\u202f%`);
+  const of = (one: number) => Number((100 * one).toFixed(6));
+  const whole = Math.round(of(share));
+  if (cut === undefined || of(share) === of(cut) || whole !== Math.round(of(cut))) return signed(`${whole}\u202f%`);
+  return signed(`${((share < cut ? Math.floor : Math.ceil)(10 * of(share)) / 10).toFixed(1)}\u202f%`);
 }
 
 /** A sentence of the server’s with its units kept to their numbers. */

@@ -207,6 +207,38 @@ final class FoldTest extends TestCase
         );
     }
 
+    public function test_a_break_after_a_section_comes_once_all_of_it_has_been_seen(): void
+    {
+        $terms = new Terms(
+            mode: Mode::Timed,
+            items: [new Item(0, null), new Item(0, null), new Item(1, null)],
+            limit: 10 * self::MINUTE,
+            sections: [new Section('a', 'A', null, '0'), new Section('b', 'B', null, '0')],
+            pausable: false,
+            breaks: 1,
+            breakAfter: 0,
+            breakLength: self::MINUTE,
+        );
+        self::assertSame(1, $terms->breakFrom());
+        self::assertEquals($terms, Terms::fromArray($terms->toArray()));
+        self::assertSame(90_000, $terms->withExtraTime('1.5')->breakLength);
+        $early = [$this->event(EventKind::Shown, 1, 0), $this->event(EventKind::Shown, 2, 2),
+            $this->event(EventKind::BreakBegan, 5)];
+        $state = $this->fold($terms, $early, 10);
+        self::assertSame([Status::Active, 1, false], [
+            $state->status, $state->breaksLeft, $state->questions[0]->locked,
+        ]);
+        self::assertCount(1, $state->refused);
+        $state = $this->fold(
+            $terms,
+            [...$early, $this->event(EventKind::Shown, 6, 1), $this->event(EventKind::BreakBegan, 7)],
+            10,
+        );
+        self::assertSame([Status::OnBreak, 0, true], [
+            $state->status, $state->breaksLeft, $state->questions[0]->locked,
+        ]);
+    }
+
     public function test_the_clock_begins_when_reading_is_over(): void
     {
         $terms = $this->terms(limit: 10 * self::MINUTE, pausable: false, breaks: 1, reading: 2 * self::MINUTE);

@@ -63,6 +63,17 @@ final class StoriesTest extends TestCase
         self::assertNotNull($ready['place']['cohort']['percentile']);
     }
 
+    public function test_no_two_screens_say_two_things_of_one_quantity(): void
+    {
+        foreach (User::query()->where('made_up_as', 'not like', 'cohort-%')->get() as $user) {
+            $this->flushSession();
+            $this->actingAs($user);
+            foreach (Exam::query()->get() as $exam) {
+                OneTruth::hold($this, $user, $exam);
+            }
+        }
+    }
+
     private function cohort(): void
     {
         foreach (Exam::query()->get() as $exam) {

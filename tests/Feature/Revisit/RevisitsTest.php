@@ -193,7 +193,7 @@ final class RevisitsTest extends TestCase
         $id = $this->postJson('/api/exams/small-hills/revisits/session', ['count' => 3])->assertCreated()
             ->json('sitting');
         $sitting = Sitting::query()->findOrFail($id);
-        self::assertSame(['tutor', 3, 'Revisits · 3'], [$sitting->mode->value, $sitting->questions, $sitting->name]);
+        self::assertSame(['tutor', 3, 'Revisits · 3, 7 Mar'], [$sitting->mode->value, $sitting->questions, $sitting->name]);
         self::assertSame(
             $first,
             DB::table('test_items')->where('test_id', $sitting->test_id)->pluck('question_id')

@@ -128,7 +128,7 @@ function Build({ page }: { page: View<'Builder'> }) {
       </div>
       <Picks exam={page.exam} build={build} />
       <p>
-        Or without choosing: <Link to="/ready">a rehearsal, a paper or a series of tests</Link>.
+        Or without choosing: <Link to="/ready">what is ready to sit</Link>.
       </p>
     </form>
   );

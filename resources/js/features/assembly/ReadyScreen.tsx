@@ -9,7 +9,7 @@ import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
-import { MODES, count, wholePercent } from '../../ui/words';
+import { MODES, count, toldPercent } from '../../ui/words';
 import { Tick } from '../../ui/Tick';
 import { useExamOfScreen } from '../../api/useExam';
 import { useOwnTime } from '../../api/useOwnTime';
@@ -311,7 +311,7 @@ function Series({ exam, series }: { exam: string; series: View<'SeriesOfTests'> 
               {test.used}
               {test.attempts !== null && ` of ${test.attempts}`}
             </td>
-            <td className="whitespace-nowrap">{wholePercent(test.best)}</td>
+            <td className="whitespace-nowrap">{toldPercent(test.best)}</td>
             <td className="text-right">
               <Attempt
                 test={test}

@@ -17,7 +17,7 @@ import { SearchField } from '../../ui/SearchField';
 import { Table } from '../../ui/Table';
 import { pageIn, useInAddress } from '../../ui/useInAddress';
 import { useTitle } from '../../ui/useTitle';
-import { duration, MODES, dayTime, wholePercent } from '../../ui/words';
+import { duration, MODES, dayTime, toldPercent } from '../../ui/words';
 import { Named } from './Recipes';
 import { Tick } from '../../ui/Tick';
 import { useBegin } from '../../api/useBegin';
@@ -28,7 +28,7 @@ type Order = NonNullable<Wanted['order']>;
 
 const isNumber = (order: Order) => order === 'share' || order === 'answered';
 /** Kept where there is little room. */
-const isKept = (order: Order) => order === 'name' || order === 'state' || order === 'share';
+const isKept = (order: Order) => order === 'name' || order === 'share';
 const STATES = { not_started: 'not begun', open: 'begun', handed_in: 'handed in' } as const;
 const COLUMNS: readonly [Order, string][] = [
   ['name', 'Name'],
@@ -234,6 +234,11 @@ function Row(props: { line: Line; everywhere: boolean; held: Line | null; hold: 
     not_started: `/briefing/${line.id}`,
   }[line.state];
   const state = line.waits ? 'waits for its device' : line.timeUp ? 'time is up' : STATES[line.state];
+  const bar = line.outcomes && (
+    <OutcomeBar
+      counts={{ ...line.outcomes, left_blank: line.outcomes.leftBlank, not_reached: line.outcomes.notReached }}
+    />
+  );
   return (
     <>
       <tr>
@@ -245,6 +250,7 @@ function Row(props: { line: Line; everywhere: boolean; held: Line | null; hold: 
             {dayTime(line.touchedAt ?? line.madeAt)}, {MODES[line.mode].toLowerCase()}, {line.answered} of{' '}
             {line.questions}
             {line.activeMs > 0 && `, ${minutesSaid(line)}`}
+            {bar ?? <span className="block">{state}</span>}
           </span>
         </th>
         <td className="whitespace-nowrap max-sm:hidden">{dayTime(line.touchedAt ?? line.madeAt)}</td>
@@ -256,22 +262,16 @@ function Row(props: { line: Line; everywhere: boolean; held: Line | null; hold: 
           {line.answered} of {line.questions}
           {line.activeMs > 0 && <span className="block text-sm text-base-content/75">{minutesSaid(line)}</span>}
         </td>
-        <td className="sm:w-36">
-          {line.outcomes ? (
-            <Link to={to} className="flex min-h-11 items-center pointer-fine:min-h-7">
-              <OutcomeBar
-                counts={{
-                  ...line.outcomes,
-                  left_blank: line.outcomes.leftBlank,
-                  not_reached: line.outcomes.notReached,
-                }}
-              />
+        <td className="w-36 max-sm:hidden">
+          {bar ? (
+            <Link to={to} className="flex min-h-7 items-center">
+              {bar}
             </Link>
           ) : (
             state
           )}
         </td>
-        <td className="text-right whitespace-nowrap tabular-nums">{wholePercent(line.share)}</td>
+        <td className="text-right whitespace-nowrap tabular-nums">{toldPercent(line.share)}</td>
         <td className="text-right">
           {held ? (
             line.state === 'handed_in' &&

@@ -5,7 +5,7 @@ import { plainDate } from '../../ui/dates';
 import { count, percent } from '../../ui/words';
 
 /** What went best so far, without fuss. */
-export function Bests({ bests: { timed, day, run, runNow } }: { bests: View<'Bests'> }) {
+export function Bests({ bests: { timed, day, run, runNow }, cut }: { bests: View<'Bests'>; cut: number }) {
   if (!day) return null;
   return (
     <Figure
@@ -17,7 +17,7 @@ export function Bests({ bests: { timed, day, run, runNow } }: { bests: View<'Bes
         <dd>
           {timed ? (
             <>
-              <strong>{percent(timed.share)}</strong> of {timed.questions} questions:{' '}
+              <strong>{percent(timed.share, cut)}</strong> of {timed.questions} questions:{' '}
               <Link
                 to={`/result/${timed.sitting}`}
                 className="inline-flex min-h-11 items-center text-primary underline underline-offset-4 pointer-fine:min-h-6"

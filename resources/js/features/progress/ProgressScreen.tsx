@@ -87,7 +87,7 @@ function Progress({ exam }: { exam: string }) {
         <div className="grid gap-4">
           <Months months={progress.months} />
           <Calendar progress={progress} />
-          <Bests bests={progress.bests} />
+          <Bests bests={progress.bests} cut={progress.cut} />
         </div>
       </div>
       <CohortFigure exam={exam} cut={progress.cut} />

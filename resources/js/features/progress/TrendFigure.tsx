@@ -24,7 +24,7 @@ export function TrendFigure({ progress }: { progress: View<'Progress'> }) {
   const mode = chosen ?? (modes.includes('timed') ? 'timed' : modes[0]);
   if (!mode) return null;
   const sat = progress.trend.filter((one) => one.mode === mode);
-  const beside = besideExam(sat, progress.outlook);
+  const beside = besideExam(sat, progress);
   return (
     <Figure
       title="How your tests came out"
@@ -66,7 +66,7 @@ export function TrendFigure({ progress }: { progress: View<'Progress'> }) {
                 </Link>
               </th>
               <td>{one.n}</td>
-              <td>{percent(one.share)}</td>
+              <td>{percent(one.share, progress.cut)}</td>
               <td className="whitespace-nowrap">
                 {percent(one.low)} to {percent(one.high)}
               </td>

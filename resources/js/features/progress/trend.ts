@@ -12,7 +12,7 @@ export function lineSaid(sat: readonly Sat[], cut: number): string {
   if (!first || !last || first.line === null || last.line === null)
     return `${count(sat.length, 'test')} so far: a line is drawn from five on.`;
   const change = Math.round(100 * last.line) - Math.round(100 * first.line);
-  const stands = `The line stands at ${percent(last.line)}, ${last.line >= cut ? 'above' : 'below'} the cut of ${percent(cut)}`;
+  const stands = `The line stands at ${percent(last.line, cut)}, ${last.line >= cut ? 'above' : 'below'} the cut of ${percent(cut)}`;
   return change === 0
     ? `${stands}, where it began.`
     : `${stands}; it has ${change > 0 ? 'risen' : 'fallen'} by ${Math.abs(change)} points over ${sat.length} tests.`;
@@ -22,7 +22,10 @@ export function lineSaid(sat: readonly Sat[], cut: number): string {
  * Why the line and the pass outlook may say different things: what is expected today of these very questions, beside
  * what is expected of the exam. Nothing where there is too little evidence for an outlook.
  */
-export function besideExam(sat: readonly Sat[], outlook: View<'Outlook'> | null): string | null {
+export function besideExam(
+  sat: readonly Sat[],
+  { outlook, cut }: Pick<View<'Progress'>, 'outlook' | 'cut'>,
+): string | null {
   const known = sat.flatMap(({ expected, n, share }) => (expected === null ? [] : [{ expected, n, share }]));
   if (outlook === null || known.length === 0) return null;
   const answers = known.reduce((sum, { n }) => sum + n, 0);
@@ -47,5 +50,10 @@ export function besideExam(sat: readonly Sat[], outlook: View<'Outlook'> | null)
             : 'you have learnt since, or did not show all you know.'
         }`
       : '';
-  return `Of these very questions ${percent(expected)} is expected of you today, of the exam ${percent(exam)}: ${ease}${why}`;
+  const end = sat.findLast(({ line }) => line !== null)?.line ?? null;
+  const otherSide =
+    end !== null && end >= cut !== outlook.chance >= 0.5
+      ? ' The pass outlook lies on the other side of the cut: it goes by all your first looks, and the end of the line by your latest tests.'
+      : '';
+  return `Of these very questions ${percent(expected)} is expected of you today, of the exam ${percent(exam)}: ${ease}${why}${otherSide}`;
 }

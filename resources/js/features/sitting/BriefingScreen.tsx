@@ -201,8 +201,10 @@ export function Component() {
             )}
             {data.breaks > 0 && (
               <li>
-                You may take {data.breaks === 1 ? 'one break' : `${data.breaks} breaks`}. A break does not stop the
-                clock, and closes the questions seen before it.
+                You may take {data.breaks === 1 ? 'one break' : `${data.breaks} breaks`}
+                {data.breakMs > 0 && ` of ${duration(data.breakMs)}`}
+                {data.breakFrom !== null && `, once you have seen the first ${data.breakFrom + 1} questions`}. A break
+                does not stop the clock, and closes the questions seen before it.
               </li>
             )}
             {data.readingMs > 0 && data.limitMs !== null && (

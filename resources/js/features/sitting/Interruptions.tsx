@@ -4,7 +4,7 @@ import { Button, ButtonLink } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { Notice } from '../../ui/Notice';
-import { count } from '../../ui/words';
+import { count, duration } from '../../ui/words';
 import type { Link as SittingLink, SittingStore } from './sittingStore';
 
 /** What stands in place of a sitting while it cannot be shown. */
@@ -82,10 +82,11 @@ export function Pausing({ away, timed, onBack }: { away: boolean; timed: boolean
   );
 }
 
-export function OnBreak({ onEnd, going }: { onEnd: () => void; going: Going }) {
+export function OnBreak({ ms, onEnd, going }: { ms: number; onEnd: () => void; going: Going }) {
   return (
     <Standstill title="On a break" go="End the break" onGo={onEnd} going={going}>
-      The clock goes on. Questions that you have seen stay as they are; those after them are still open to you.
+      {ms > 0 && `${duration(ms)} are meant for it. `}The clock goes on. Questions that you have seen stay as they are;
+      those after them are still open to you.
     </Standstill>
   );
 }

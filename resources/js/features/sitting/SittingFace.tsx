@@ -33,7 +33,8 @@ export function SittingFace(props: {
   const back = () => onFace('questions');
   if (now.zero) return <TimeUp away={away} waiting={now.link.kind === 'away' ? now.link.waiting : 0} />;
   if (now.status === 'paused') return <Paused onResume={() => void store.resume()} going={going} timed={timed} />;
-  if (now.status === 'on_break') return <OnBreak onEnd={() => void store.endBreak()} going={going} />;
+  if (now.status === 'on_break')
+    return <OnBreak ms={briefing.breakMs || 0} onEnd={() => void store.endBreak()} going={going} />;
   if (now.asked === 'pause') return <Pausing away={away} timed={timed} onBack={() => void store.stayOn()} />;
   if (face === 'questions') return props.children;
   if (face === 'taking a break') {
@@ -41,7 +42,7 @@ export function SittingFace(props: {
       back();
       void store.takeBreak();
     };
-    return <BreakCheck onTake={take} onBack={back} />;
+    return <BreakCheck ms={briefing.breakMs || 0} onTake={take} onBack={back} />;
   }
   return most !== null ? (
     <EndCheck most={most} busy={props.busy} away={away} onEnd={props.onHandIn} onBack={back} />

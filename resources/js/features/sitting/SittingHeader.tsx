@@ -3,7 +3,7 @@ import { BriefcaseBusiness, Coffee, Pause, Timer, TimerOff } from 'lucide-react'
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { clock, signed } from '../../ui/words';
-import { ahead, paceWords, spoken } from './pace';
+import { ahead, isTimeForBreak, paceWords, spoken } from './pace';
 import { Saved } from './Saved';
 import type { SittingStore, Snapshot } from './sittingStore';
 import { useRemaining, useZero } from './useSitting';
@@ -65,7 +65,7 @@ export function SittingHeader(props: {
         </Tool>
       )}
       {now.breaksLeft > 0 && (
-        <Tool label="Break" off={!active} onUse={props.onBreak}>
+        <Tool label="Break" off={!active || !isTimeForBreak(briefing, now.questions)} onUse={props.onBreak}>
           {CUP}
         </Tool>
       )}

@@ -34,3 +34,11 @@ export function spoken(before: number, now: number): string | null {
   const left = Math.max(1, Math.ceil(now / MINUTE));
   return left === 1 ? '1 minute left' : `${left} minutes left`;
 }
+
+/** Whether all has been seen that comes before a break. What was taken along by an older version does not say. */
+export function isTimeForBreak(
+  { breakFrom }: Partial<Pick<View<'Briefing'>, 'breakFrom'>>,
+  questions: readonly { position: number; seen: boolean }[],
+): boolean {
+  return breakFrom == null || questions.every(({ position, seen }) => position > breakFrom || seen);
+}

@@ -11,7 +11,7 @@ import { Figure } from '../../ui/Figure';
 import { Loading } from '../../ui/Loading';
 import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
-import { count, dayTime, MODES, percent, signed, wholePercent } from '../../ui/words';
+import { count, dayTime, MODES, percent, signed, toldPercent } from '../../ui/words';
 import { OnThisDevice } from '../sitting/packs/OnThisDevice';
 import { ExamDate } from './ExamDate';
 import { QuickStarts } from './QuickStarts';
@@ -153,7 +153,7 @@ function Past({ past }: { past: View<'PastSitting'>[] }) {
           <td className="whitespace-nowrap">
             {line.marks === null ? '–' : `${signed(line.marks)} of ${line.possible}`}
           </td>
-          <td className="whitespace-nowrap">{wholePercent(line.shareOfAll)}</td>
+          <td className="whitespace-nowrap">{toldPercent(line.share)}</td>
           <td className="whitespace-nowrap">
             {line.answered} of {line.questions}
           </td>
