@@ -1,5 +1,7 @@
-import { expect, test } from 'vitest';
-import { ahead, paceWords, spoken } from '../../resources/js/features/sitting/pace';
+import { describe, expect, it, test } from 'vitest';
+import { ownTime } from '../../resources/js/api/useOwnTime';
+import { ahead, isTimeForBreak, paceWords, spoken } from '../../resources/js/features/sitting/pace';
+import { percent } from '../../resources/js/ui/words';
 
 const MIN = 60_000;
 // 150 min, 10 reserve, 80 marks: 1.75 min a mark (computation.md, section 4).
@@ -36,4 +38,28 @@ test('ten, five and one minute are said once, as they pass', () => {
   expect(spoken(20 * MIN, 4 * MIN)).toBe('4 minutes left');
   // One who begins with less is told nothing.
   expect(spoken(4 * MIN, 4 * MIN)).toBeNull();
+});
+
+describe('a break', () => {
+  const seen = (...of: number[]) => [0, 1, 2].map((position) => ({ position, seen: of.includes(position) }));
+  it('comes once all before it has been seen', () => {
+    expect(isTimeForBreak({ breakFrom: 1 }, seen(0, 2))).toBe(false);
+    expect(isTimeForBreak({ breakFrom: 1 }, seen(0, 1))).toBe(true);
+    expect(isTimeForBreak({ breakFrom: null }, seen())).toBe(true);
+    // Taken along by an older version.
+    expect(isTimeForBreak({}, seen())).toBe(true);
+  });
+});
+
+it('tells a limit as it is for whoever is signed in', () => {
+  expect(ownTime(150, '1')).toBe('2\u202fh 30\u202fmin');
+  expect(ownTime(44, '1.25')).toBe('55\u202fmin with your extra time');
+});
+
+it('tells on which side of the cut a share lies', () => {
+  expect(percent(0.646, 0.65)).toBe('64.6\u202f%');
+  expect(percent(0.6504, 0.65)).toBe('65.1\u202f%');
+  expect(percent(0.65, 0.65)).toBe('65\u202f%');
+  expect(percent(0.636, 0.65)).toBe('64\u202f%');
+  expect(percent(-0.0342)).toBe('\u22123\u202f%');
 });

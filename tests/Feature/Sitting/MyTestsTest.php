@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature\Sitting;
 
 use App\Account\User;
+use App\Assembly\Test;
+use App\Question\Exam;
 use App\Sitting\Sitting;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -80,6 +82,38 @@ final class MyTestsTest extends TestCase
                 ['Half', 'Begun', 'Waiting'],
             ),
         );
+    }
+
+    public function test_each_says_what_became_of_its_questions_and_how_long_it_took(): void
+    {
+        $id = $this->sat(3, ['name' => 'Half']);
+        $this->build(['name' => 'Waiting']);
+        $lines = array_column($this->getJson(self::LIST.'?page=1')->assertOk()->json('tests'), null, 'name');
+        $tally = $this->getJson("/api/sittings/{$id}/result")->assertOk()->json('tally');
+        self::assertSame(
+            array_map(fn (string $name): int => $tally[$name], [
+                'right' => 'right', 'partly' => 'partly', 'missed' => 'missed', 'leftBlank' => 'leftBlank',
+                'notReached' => 'notReached', 'pending' => 'pending',
+            ]),
+            $lines['Half']['outcomes'],
+        );
+        self::assertSame(6, array_sum($lines['Half']['outcomes']));
+        self::assertSame(Sitting::query()->findOrFail($id)->active_ms, $lines['Half']['activeMs']);
+        self::assertNull($lines['Waiting']['outcomes']);
+    }
+
+    public function test_those_of_other_exams_are_counted_and_listed_when_asked_for(): void
+    {
+        $this->sat(3, ['name' => 'Here']);
+        $other = Exam::query()->create(['slug' => 'other', 'name' => 'Other hills', 'position' => 9] + $this->exam()
+            ->only(['summary', 'rules']));
+        $this->build(['name' => 'There']);
+        Sitting::query()->where('name', 'There')->update(['exam_id' => $other->id]);
+        Test::query()->where('title', 'There')->update(['exam_id' => $other->id]);
+        $this->getJson(self::LIST.'?page=1')->assertJsonPath('total', 1)->assertJsonPath('elsewhere', 1);
+        $all = $this->getJson(self::LIST.'?page=1&everywhere=1&order=name&down=0')->assertOk();
+        $all->assertJsonPath('total', 2)->assertJsonPath('elsewhere', 1)->assertJsonPath('all', 2);
+        self::assertSame(['Small Hills Badge', 'Other hills'], array_column($all->json('tests'), 'examName'));
     }
 
     public function test_they_are_searched_filtered_and_sorted(): void
