@@ -53,7 +53,7 @@ describe('a break', () => {
 
 it('tells a limit as it is for whoever is signed in', () => {
   expect(ownTime(150, '1')).toBe('2\u202fh 30\u202fmin');
-  expect(ownTime(44, '1.25')).toBe('55\u202fmin with your extra time');
+  expect(ownTime(44, '1.25')).toBe('55\u202fmin');
 });
 
 it('tells on which side of the cut a share lies', () => {

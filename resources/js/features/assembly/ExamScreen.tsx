@@ -10,7 +10,7 @@ import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { count } from '../../ui/words';
 import { useExamOfScreen } from '../../api/useExam';
-import { useOwnTime } from '../../api/useOwnTime';
+import { ExtraTime, useOwnTime } from '../../api/useOwnTime';
 import { KINDS } from '../question/kindNames';
 
 const UNITS: Record<string, string> = { case: 'case', passage: 'passage set', series: 'series' };
@@ -139,6 +139,7 @@ function About({ exam }: { exam: View<'Exam'> }) {
           <Minutes what="In all" time={time(exam.minutes)} />
         </Table>
       </section>
+      <ExtraTime />
       <section aria-labelledby="kinds">
         <h2 id="kinds" className="mb-1 font-bold">
           Kinds of question in the bank

@@ -12,7 +12,7 @@ import { useTitle } from '../../ui/useTitle';
 import { MODES, count, toldPercent } from '../../ui/words';
 import { Tick } from '../../ui/Tick';
 import { useExamOfScreen } from '../../api/useExam';
-import { useOwnTime } from '../../api/useOwnTime';
+import { ExtraTime, useOwnTime } from '../../api/useOwnTime';
 import { useBegin } from '../../api/useBegin';
 
 /** What needs no building: rehearsals, papers, series of tests, and what somebody has shared. */
@@ -39,6 +39,7 @@ function Ready({ page }: { page: View<'Ready'> }) {
           What the exam is
         </Link>
       </div>
+      <ExtraTime />
       {sections.length === 0 ? (
         <Empty title="No rehearsals yet.">How the real exam is made up has not been written down here.</Empty>
       ) : (

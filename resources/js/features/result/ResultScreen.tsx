@@ -124,7 +124,7 @@ function Marks({ result }: { result: View<'Result'> }) {
   const { tally, scaled } = result;
   const marks = `${signed(tally.marks)} of ${tally.possible} marks`;
   return (
-    <section aria-label="Marks" className="grid gap-1">
+    <section aria-label="Marks" className="grid gap-1 lg:max-w-100">
       <p className="text-5xl font-bold">
         {scaled ? scaled.score : signed(tally.marks)}
         <span className="text-2xl font-normal">
