@@ -9,12 +9,14 @@ final readonly class LibraryView
 {
     /**
      * @param  int  $total  That pass what is wanted.
-     * @param  list<MetView>  $met  The latest first.
+     * @param  int  $elsewhere  Met or marked in other exams.
+     * @param  list<MetView>  $met  Of each exam the latest first.
      */
     public function __construct(
         public string $exam,
         public string $examName,
         public int $total,
+        public int $elsewhere,
         public int $page,
         public int $pages,
         public array $met,

@@ -16,7 +16,7 @@ final readonly class MetController
 {
     private const HEAD = [
         'question', 'topic', 'subtopic', 'kind', 'latest', 'times_met', 'met_last', 'flagged', 'starred',
-        'in_gap_book', 'note',
+        'in_gap_book', 'note', 'exam',
     ];
 
     public function __construct(private MetReader $reader)
@@ -31,6 +31,7 @@ final readonly class MetController
             filters: $request->filters(),
             words: $request->words(),
             page: $request->integer('page'),
+            everywhere: $request->boolean('everywhere'),
         ));
     }
 
@@ -41,6 +42,7 @@ final readonly class MetController
             candidacy: $candidacy,
             filters: $request->filters(),
             words: $request->words(),
+            everywhere: $request->boolean('everywhere'),
         );
 
         return new JsonResponse(new CsvView(Csv::of(self::HEAD, array_map(self::row(...), $met))));
@@ -69,6 +71,7 @@ final readonly class MetController
             $yes($met->starred),
             $yes($met->inGapBook),
             Csv::text($met->note),
+            Csv::text($met->examName),
         ];
     }
 }

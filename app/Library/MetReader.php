@@ -9,6 +9,7 @@ use App\Assembly\OwnPools;
 use App\Database\Pages;
 use App\Http\Refusal;
 use App\Question\Candidacy;
+use App\Question\Exam;
 use App\Question\OwnStandings;
 use App\Question\TextSearch;
 use App\Sitting\HandedIn;
@@ -41,36 +42,75 @@ final readonly class MetReader
     ) {
     }
 
-    /** @throws Refusal for a topic that the exam does not have */
-    public function of(Candidacy $candidacy, Filters $filters, string $words, int $page): LibraryView
-    {
-        $found = Pages::of(
-            rows: $this->rows(candidacy: $candidacy, filters: $filters, words: $words),
-            page: $page,
-            each: self::PAGE,
-            columns: ['standings.question_id'],
-        );
+    /**
+     * @param  bool  $everywhere  in all exams, one after the other, this one first; a topic is only this one's
+     *
+     * @throws Refusal for a topic that the exam does not have
+     */
+    public function of(
+        Candidacy $candidacy,
+        Filters $filters,
+        string $words,
+        int $page,
+        bool $everywhere = false,
+    ): LibraryView {
+        $found = [];
+        foreach ($this->wanted($candidacy, $filters, $everywhere) as $one) {
+            $rows = $this->rows(candidacy: $one, filters: $filters, words: $words);
+            $found[] = [$one, $rows, (clone $rows)->count()];
+        }
+        $total = array_sum(array_column($found, 2));
+        $page = min($page, Pages::last($total, self::PAGE));
+        [$skip, $met] = [($page - 1) * self::PAGE, []];
+        foreach ($found as [$one, $rows, $n]) {
+            if ($skip < $n && count($met) < self::PAGE) {
+                $here = $rows->offset($skip)->limit(self::PAGE - count($met))->get(['standings.question_id']);
+                array_push($met, ...$this->met($one, $here));
+            }
+            $skip = max(0, $skip - $n);
+        }
 
         return new LibraryView(
             exam: $candidacy->exam->slug,
             examName: $candidacy->exam->name,
-            total: $found->total(),
-            page: $found->currentPage(),
-            pages: $found->lastPage(),
-            met: $this->met($candidacy, $found->getCollection()),
+            total: $total,
+            elsewhere: self::metOrMarked(DB::table('standings'))
+                ->where('user_id', $candidacy->user->id)
+                ->where('exam_id', '!=', $candidacy->exam->id)
+                ->count(),
+            page: $page,
+            pages: Pages::last($total, self::PAGE),
+            met: $met,
         );
     }
 
+    /** @return list<Candidacy> this exam first, the others in their order */
+    private function wanted(Candidacy $candidacy, Filters $filters, bool $everywhere): array
+    {
+        $others = $everywhere && $filters->topics() === null
+            ? Exam::query()->whereKeyNot($candidacy->exam->id)->orderBy('position')->get()->all()
+            : [];
+
+        return [
+            $candidacy,
+            ...array_map(fn (Exam $exam): Candidacy => new Candidacy($candidacy->user, $exam), array_values($others)),
+        ];
+    }
+
     /**
-     * @return list<MetView> the latest first
+     * @return list<MetView> of each exam the latest first
      *
      * @throws Refusal for a topic that the exam does not have
      */
-    public function all(Candidacy $candidacy, Filters $filters, string $words): array
+    public function all(Candidacy $candidacy, Filters $filters, string $words, bool $everywhere = false): array
     {
-        $rows = $this->rows(candidacy: $candidacy, filters: $filters, words: $words)->limit(self::TABLE);
+        $met = [];
+        foreach ($this->wanted($candidacy, $filters, $everywhere) as $one) {
+            $rows = $this->rows(candidacy: $one, filters: $filters, words: $words)->limit(self::TABLE - count($met));
+            array_push($met, ...$this->met($one, $rows->get(['standings.question_id'])));
+        }
 
-        return $this->met($candidacy, $rows->get(['standings.question_id']));
+        return $met;
     }
 
     /** @throws Refusal when the question was never met */
@@ -133,13 +173,17 @@ final readonly class MetReader
         if ($words !== '') {
             $rows->where(fn (Builder $any): Builder => $this->finds($any, $candidacy->user, $words));
         }
-        // What was neither met nor marked is nobody's.
-        $rows->where(fn (Builder $any): Builder => $any
+
+        return self::inOrder(self::metOrMarked($rows));
+    }
+
+    /** What was neither met nor marked is nobody's. */
+    private static function metOrMarked(Builder $standings): Builder
+    {
+        return $standings->where(fn (Builder $any): Builder => $any
             ->whereNotNull('standings.outcome')
             ->orWhere('standings.starred', true)
             ->orWhere('standings.noted', true));
-
-        return self::inOrder($rows);
     }
 
     private static function inOrder(Builder $rows): Builder
@@ -175,6 +219,9 @@ final readonly class MetReader
             $met += $this->questions->of($candidacy, $some);
         }
 
-        return array_map(fn (int $question): MetView => MetView::of($question, $met[$question]), $ids);
+        return array_map(
+            fn (int $question): MetView => MetView::of($question, $met[$question], $candidacy->exam),
+            $ids,
+        );
     }
 }

@@ -15,6 +15,7 @@ use Uplandia\Core\Assembly\Pool;
 /** Which of the questions one has met to list. */
 #[Says('words', 'Of question or note.')]
 #[Says('topic', 'Code; null: all.')]
+#[Says('everywhere', 'In all exams, this one first; of a topic only in its own.')]
 #[Says('page', 'From 1.')]
 final class MetRequest extends Form
 {
@@ -25,6 +26,7 @@ final class MetRequest extends Form
             'words' => ['nullable', 'string', 'max:200'],
             'topic' => ['nullable', 'string', 'max:100'],
             'pool' => ['nullable', 'string', Rule::enum(Pool::class)->except([Pool::NewToMe])],
+            'everywhere' => ['boolean'],
             'page' => ['required', 'integer', 'min:1', 'max:10000'],
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Library;
 
+use App\Question\Exam;
 use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Question\Kind;
 
@@ -21,6 +22,8 @@ final readonly class MetView
      */
     public function __construct(
         public int $question,
+        public string $exam,
+        public string $examName,
         public string $excerpt,
         public Kind $kind,
         public string $topic,
@@ -37,10 +40,12 @@ final readonly class MetView
     ) {
     }
 
-    public static function of(int $question, MetQuestion $met): self
+    public static function of(int $question, MetQuestion $met, Exam $exam): self
     {
         return new self(
             question: $question,
+            exam: $exam->slug,
+            examName: $exam->name,
             excerpt: $met->excerpt,
             kind: $met->kind,
             topic: $met->topic,

@@ -15,6 +15,7 @@ use App\Progress\OutlookView;
 use App\Question\Candidacy;
 use App\Question\Enrolment;
 use App\Question\Exam;
+use App\Revisit\DueDays;
 use App\Sitting\BuiltView;
 use App\Sitting\Closing;
 use App\Sitting\KeyGate;
@@ -42,6 +43,7 @@ final class TodayController
         private readonly NextSteps $steps,
         private readonly ThisWeek $week,
         private readonly KeyGate $gate,
+        private readonly DueDays $due,
         private readonly Afterwards $afterwards,
         private readonly ClockInterface $clock,
     ) {
@@ -52,7 +54,7 @@ final class TodayController
     {
         $chosen = Exam::query()->whereKey($user->chosen_exam_id)->value('slug');
 
-        return new JsonResponse(new ExamsView($this->links(), is_string($chosen) ? $chosen : null));
+        return new JsonResponse(new ExamsView($this->links($user), is_string($chosen) ? $chosen : null));
     }
 
     #[Operation('Study for an exam')]
@@ -186,10 +188,27 @@ final class TodayController
     }
 
     /** @return list<ExamLinkView> */
-    private function links(): array
+    private function links(User $user): array
     {
+        $open = Sitting::query()
+            ->where('user_id', $user->id)
+            ->whereIn('status', [Stage::NotStarted, Stage::Open])
+            ->groupBy('exam_id')
+            ->selectRaw('exam_id, count(*) as n')
+            ->pluck('n', 'exam_id');
+
         return array_map(
-            fn (Exam $exam) => new ExamLinkView($exam->slug, $exam->name),
+            function (Exam $exam) use ($user, $open): ExamLinkView {
+                $candidacy = new Candidacy($user, $exam);
+                $today = $candidacy->today($this->clock);
+
+                return new ExamLinkView(
+                    slug: $exam->slug,
+                    name: $exam->name,
+                    open: (int) ($open[$exam->id] ?? 0),
+                    due: $this->due->of($candidacy, $today)[$today] ?? 0,
+                );
+            },
             array_values(Exam::query()->orderBy('position')->get()->all()),
         );
     }

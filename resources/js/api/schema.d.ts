@@ -2163,9 +2163,14 @@ export interface components {
                 [key: string]: number;
             };
         };
+        /** @description An exam, and what waits in it. */
         ExamLink: {
             slug: string;
             name: string;
+            /** @description Tests that are not handed in. */
+            open: number;
+            /** @description Questions that are due to revisit today. */
+            due: number;
         };
         /** @description A section of the real exam. */
         ExamSection: {
@@ -2579,9 +2584,11 @@ export interface components {
             examName: string;
             /** @description That pass what is wanted. */
             total: number;
+            /** @description Met or marked in other exams. */
+            elsewhere: number;
             page: number;
             pages: number;
-            /** @description The latest first. */
+            /** @description Of each exam the latest first. */
             met: components["schemas"]["Met"][];
         };
         /** @description How well a card came back. */
@@ -2621,6 +2628,8 @@ export interface components {
         /** @description A question that one has met, in a line. */
         Met: {
             question: number;
+            exam: string;
+            examName: string;
             /** @description The stem's beginning, without Markdown. */
             excerpt: string;
             /** @enum {string} */
@@ -2669,6 +2678,8 @@ export interface components {
             topic?: string | null;
             /** @enum {string|null} */
             pool?: "got_it" | "partly" | "missed" | "left_blank" | "to_be_marked" | "flagged" | "starred" | "with_notes" | "false_footing" | "in_gap_book" | "due" | null;
+            /** @description In all exams, this one first; of a topic only in its own. */
+            everywhere?: boolean;
             /** @description From 1. */
             page: number;
         };
@@ -5186,6 +5197,8 @@ export interface operations {
                 /** @description Code; null: all. */
                 topic?: string | null;
                 pool?: "got_it" | "partly" | "missed" | "left_blank" | "to_be_marked" | "flagged" | "starred" | "with_notes" | "false_footing" | "in_gap_book" | "due" | null;
+                /** @description In all exams, this one first; of a topic only in its own. */
+                everywhere?: boolean;
                 /** @description From 1. */
                 page: number;
             };

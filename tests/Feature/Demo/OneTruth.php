@@ -140,6 +140,8 @@ final readonly class OneTruth
         $today = $this->get("{$this->of}/today")['quick'];
         $this->same($today['due'], $this->get("{$this->of}/revisits?show=due&page=1")['due'], 'due: today, revisits');
         $this->same($today['cards'], $this->get("{$this->of}/cards?show=due&page=1")['due'], 'cards due');
+        $waits = array_column($this->get('/api/exams')['exams'], null, 'slug')[$this->exam->slug];
+        $this->same($today['due'], $waits['due'], 'due: today, from another exam');
         $gaps = $this->get("{$this->of}/gaps?page=1");
         $held = $this->count([])['leftOut'] !== null;
         foreach (['due' => $today['due'], 'in_gap_book' => $gaps['open'] + $gaps['closing']] as $pool => $n) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Library;
 
+use App\Workshop\BankLoader;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -63,6 +64,29 @@ final class MetTest extends TestCase
         // What is taken back leaves nothing.
         $this->putJson("/api/sittings/{$sitting}/questions/2/note", ['note' => '']);
         $this->library()->assertJsonPath('total', 2);
+    }
+
+    public function test_what_was_met_in_other_exams_is_counted_and_listed_when_asked_for(): void
+    {
+        app(BankLoader::class)->load(__DIR__.'/../kinds');
+        $this->sit('rm', ['topics' => ['ridge'], 'mode' => 'untimed']);
+        $other = (string) $this->postJson('/api/exams/kinds/tests', ['count' => 3, 'mode' => 'tutor', 'pools' => []])
+            ->assertCreated()
+            ->json('sitting');
+        $this->open($other);
+        foreach ([0, 1, 2] as $i) {
+            $this->putJson("/api/sittings/{$other}/questions/{$i}/star", ['on' => true])->assertNoContent();
+        }
+        $this->library()->assertJsonPath('total', 2)->assertJsonPath('elsewhere', 3);
+        $all = $this->library(['everywhere' => 1])->assertOk()->assertJsonPath('total', 5)->json('met');
+        self::assertSame(
+            ['small-hills', 'small-hills', 'kinds', 'kinds', 'kinds'],
+            array_column($all, 'exam'),
+        );
+        $this->library(['everywhere' => 1, 'pool' => 'starred'])->assertJsonPath('total', 3);
+        // A topic is of one exam.
+        $this->library(['everywhere' => 1, 'topic' => 'ridge'])->assertJsonPath('total', 2);
+        self::assertSame(6, substr_count($this->library(['everywhere' => true], '/table')->json('csv'), "\r\n"));
     }
 
     public function test_it_is_found_by_words_of_the_question_or_of_ones_own_note(): void

@@ -37,6 +37,24 @@ final class TodayTest extends TestCase
         $this->getJson('/api/exams')->assertOk()->assertJsonCount(1, 'exams')->assertJsonPath('chosen', null);
     }
 
+    public function test_each_exam_says_what_waits_in_it(): void
+    {
+        $this->open($this->build(['count' => 3, 'mode' => 'tutor']));
+        $sitting = $this->build(['count' => 2, 'mode' => 'untimed']);
+        $this->open($sitting);
+        $this->travel(30)->seconds();
+        $this->send($sitting, [$this->answer(0, 'a', 1), $this->answer(1, 'b', 2)])->assertOk();
+        $this->handIn($sitting)->assertOk();
+        $waits = fn (): array => array_intersect_key(
+            $this->getJson('/api/exams')->assertOk()->json('exams.0'),
+            ['open' => 0, 'due' => 0],
+        );
+        self::assertSame(['open' => 1, 'due' => 0], $waits());
+        $this->travel(3)->days();
+        self::assertSame(2, $waits()['due']);
+        self::assertSame(2, $this->getJson('/api/exams/small-hills/today')->json('quick.due'));
+    }
+
     public function test_the_exam_one_chose_is_kept_with_the_account(): void
     {
         $this->putJson('/api/exams/small-hills/chosen')->assertNoContent();

@@ -14,6 +14,7 @@ import { OutcomeMark, OUTCOMES } from '../../ui/Outcome';
 import { Opener } from '../../ui/Opener';
 import { Pages } from '../../ui/Pages';
 import { Select } from '../../ui/Select';
+import { Tick } from '../../ui/Tick';
 import { SearchField } from '../../ui/SearchField';
 import { plainDate } from '../../ui/dates';
 import { fileName } from '../../ui/download';
@@ -61,7 +62,7 @@ function Met({ exam }: { exam: string }) {
           </DownloadButton>
         )}
       </div>
-      <Filters exam={exam} wanted={wanted} want={want} />
+      <Filters exam={exam} wanted={wanted} want={want} elsewhere={all.elsewhere} />
       {all.met.length === 0 ? (
         narrowed ? (
           <Empty title="No question you have met is like that.">
@@ -78,7 +79,7 @@ function Met({ exam }: { exam: string }) {
       ) : (
         <ul className="border-b border-base-300">
           {all.met.map((one) => (
-            <Row key={one.question} exam={exam} one={one} />
+            <Row key={one.question} elsewhere={one.exam !== exam} one={one} />
           ))}
         </ul>
       )}
@@ -87,8 +88,8 @@ function Met({ exam }: { exam: string }) {
   );
 }
 
-function Filters(props: { exam: string; wanted: Wanted; want: (part: Partial<Wanted>) => void }) {
-  const { exam, wanted, want } = props;
+function Filters(props: { exam: string; wanted: Wanted; want: (part: Partial<Wanted>) => void; elsewhere: number }) {
+  const { exam, wanted, want, elsewhere } = props;
   const topics = useQuery(builder(exam));
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -115,11 +116,17 @@ function Filters(props: { exam: string; wanted: Wanted; want: (part: Partial<Wan
         of={Object.entries(POOLS)}
         onChange={(pool) => want({ pool })}
       />
+      {(elsewhere > 0 || wanted.everywhere) && wanted.topic == null && (
+        <Tick on={wanted.everywhere ?? false} onChange={(everywhere) => want({ everywhere })}>
+          of all exams
+        </Tick>
+      )}
     </div>
   );
 }
 
-function Row({ exam, one }: { exam: string; one: View<'Met'> }) {
+function Row({ elsewhere, one }: { elsewhere: boolean; one: View<'Met'> }) {
+  const { exam } = one;
   const [open, setOpen] = useState(false);
   const id = useId();
   return (
@@ -133,6 +140,7 @@ function Row({ exam, one }: { exam: string; one: View<'Met'> }) {
         <Opener open={open} controls={id} label={`History of: ${one.excerpt}`} onToggle={() => setOpen(!open)} />
       </div>
       <p className="flex flex-wrap items-center gap-x-3 pl-8 text-sm text-base-content/75">
+        {elsewhere && <strong>{one.examName}</strong>}
         <span>
           {one.topic}, {one.subtopic}
           {one.seen > 0 && `; met ${one.seen === 1 ? 'once' : count(one.seen, 'time')}, last on ${dayTime(one.seenAt)}`}

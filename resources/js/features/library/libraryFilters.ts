@@ -25,15 +25,17 @@ export function readMet(search: URLSearchParams): Wanted {
     words: search.get('words'),
     topic: search.get('topic'),
     pool: pool !== null && Object.hasOwn(POOLS, pool) ? (pool as Pool) : null,
+    everywhere: search.get('of') === 'all',
     page: pageIn(search),
   };
 }
 
-export function writeMet({ words, topic, pool, page }: Wanted): [string, string][] {
+export function writeMet({ words, topic, pool, everywhere, page }: Wanted): [string, string][] {
   return [
     ['words', words ?? ''],
     ['topic', topic ?? ''],
     ['pool', pool ?? ''],
+    ['of', everywhere ? 'all' : ''],
     ['page', page === 1 ? '' : String(page)],
   ];
 }

@@ -1,7 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, ask, Unreachable, type View } from '../../api/client';
-import { queries, session, today } from '../../api/queries';
+import { exams, queries, session, today } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Chip } from '../../ui/Chip';
 import { Covered } from '../../ui/Covered';
@@ -71,9 +71,38 @@ function Today({ exam }: { exam: string }) {
         <div className="grid gap-8">
           <BankSeen counts={counts} />
           <Open open={open} exam={exam} />
+          <Elsewhere exam={exam} />
         </div>
       </div>
     </div>
+  );
+}
+
+/** What waits in the other exams somebody studies for. */
+function Elsewhere({ exam }: { exam: string }) {
+  const others = (useQuery(exams).data?.exams ?? []).filter(
+    ({ slug, open, due }) => slug !== exam && (open > 0 || due > 0),
+  );
+  if (others.length === 0) return null;
+  return (
+    <section aria-labelledby="elsewhere">
+      <h2 id="elsewhere" className="mb-2 text-lg font-bold">
+        Your other exams
+      </h2>
+      <ul className="grid gap-1">
+        {others.map(({ slug, name, open, due }) => (
+          <li key={slug}>
+            <Link to={`/?exam=${encodeURIComponent(slug)}`} className="text-primary underline underline-offset-4">
+              {name}
+            </Link>
+            :{' '}
+            {[due > 0 && `${due} due to revisit`, open > 0 && `${count(open, 'test')} not handed in`]
+              .filter(Boolean)
+              .join(', ')}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
