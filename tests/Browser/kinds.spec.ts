@@ -13,12 +13,18 @@ test('a fixed paper with every kind of question, from briefing to marking one\u2
   await page.getByRole('button', { name: 'Sit The paper of 2024' }).click();
   await expect(page.getByRole('row', { name: /Ground knowledge 30 1 costs 1\/3/ })).toBeVisible();
   // The plan, with what one means to have left; then the rules, and reading before the clock begins.
-  await expect(page.getByRole('row', { name: /Ground knowledge .* 48/ })).toBeVisible();
+  // The break is in the reserve, and reading, sections and reserve add up to all there is.
+  await expect(page.getByRole('row', { name: /Ground knowledge .* 44/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^In reserve, the break too\s+10\smin/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^In all\s+2\sh 30\smin/ })).toBeVisible();
   await page.getByRole('spinbutton', { name: 'with a reserve of' }).fill('90');
   await page.getByRole('button', { name: 'Plan it so' }).click();
   await expect(page.getByRole('alert')).toHaveText('Of this test at most 70 min can be kept in reserve.');
   // The browser says so too, in its own words.
   grumbles.length = 0;
+  await page.getByRole('spinbutton', { name: 'with a reserve of' }).fill('0');
+  await page.getByRole('button', { name: 'Plan it so' }).click();
+  await expect(page.getByRole('row', { name: /Ground knowledge .* 48/ })).toBeVisible();
   await page.getByRole('spinbutton', { name: 'with a reserve of' }).fill('10');
   await page.getByRole('button', { name: 'Plan it so' }).click();
   await expect(page.getByRole('row', { name: /Ground knowledge .* 44/ })).toBeVisible();

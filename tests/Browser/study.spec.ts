@@ -72,7 +72,7 @@ test('a new person’s first day', async ({ page }) => {
     ['/handbook/refuge-warden?mine', 'You have not marked anything here yet.'],
     ['/library', 'You have not met a question yet.'],
     ['/plan', 'When is your exam?'],
-    ['/tests', 'No tests yet.'],
+    ['/tests', 'No tests of this exam yet.'],
   ] as const) {
     await page.goto(path);
     await expect(page.getByText(says).first()).toBeVisible();
@@ -129,7 +129,7 @@ test('a week: a plan, a miss with its cause and its page, a drill, revisits, a g
   await page.getByLabel('Hours a week').fill('3.5');
   await page.getByRole('button', { name: 'Sun', exact: true }).click();
   await page.getByRole('button', { name: 'Lay out the weeks' }).click();
-  await expect(page.getByText(/^\d weeks, .* It fits: all is met in time\.$/)).toBeVisible();
+  await expect(page.getByText(/^\d weeks, .* It fits: all is met in time\. Left over: .* for rehearsals and papers/)).toBeVisible();
   await expectAccessible(page);
   const calendar = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Into my calendar (iCalendar)' }).click();
