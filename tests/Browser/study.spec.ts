@@ -129,7 +129,9 @@ test('a week: a plan, a miss with its cause and its page, a drill, revisits, a g
   await page.getByLabel('Hours a week').fill('3.5');
   await page.getByRole('button', { name: 'Sun', exact: true }).click();
   await page.getByRole('button', { name: 'Lay out the weeks' }).click();
-  await expect(page.getByText(/^\d weeks, .* It fits: all is met in time\. Left over: .* for rehearsals and papers/)).toBeVisible();
+  await expect(
+    page.getByText(/^\d weeks, .* It fits: all is met in time\. Left over: .* for rehearsals and papers/),
+  ).toBeVisible();
   await expectAccessible(page);
   const calendar = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Into my calendar (iCalendar)' }).click();
