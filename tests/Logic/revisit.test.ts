@@ -40,9 +40,15 @@ describe('revisits', () => {
 
 describe('the library', () => {
   it('keeps what is looked for in the address, and reads nothing else from it', () => {
-    const wanted = { words: 'föhn "lee side"', topic: 'wx', pool: 'with_notes' as const, page: 2 };
+    const wanted = { words: 'föhn "lee side"', topic: 'wx', pool: 'with_notes' as const, page: 2, everywhere: true };
     expect(readMet(new URLSearchParams(writeMet(wanted)))).toEqual(wanted);
-    expect(readMet(new URLSearchParams('pool=new&page=x'))).toEqual({ words: null, topic: null, pool: null, page: 1 });
+    expect(readMet(new URLSearchParams('pool=new&page=x'))).toEqual({
+      words: null,
+      topic: null,
+      pool: null,
+      page: 1,
+      everywhere: false,
+    });
   });
 });
 
