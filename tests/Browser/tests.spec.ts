@@ -223,8 +223,8 @@ test('a test on paper: booklet, sheet and key are printed, and its answers typed
   await page.reload();
   await expect(fields.first()).not.toHaveValue('');
   await page.getByRole('button', { name: /^Hand in/ }).click();
-  const sure = page.getByText('Hand in all the same?');
-  if (await sure.isVisible()) await page.getByRole('button', { name: /^Hand in/ }).click();
+  const sure = page.getByRole('button', { name: 'Hand in all the same' });
+  if (await sure.isVisible()) await sure.click();
   await expect(page).toHaveURL(/\/result\//);
   await page.goto('/tests');
   await expect(page.getByRole('row', { name: /Rehearsal, Craft .*Untimed, on paper handed in/ }).first()).toBeVisible();

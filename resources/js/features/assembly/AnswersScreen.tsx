@@ -79,7 +79,7 @@ function Answers({ id, user }: { id: string; user: string }) {
       {sure && blank > 0 && <Notice tone="warn">{count(blank, 'question')} left blank.</Notice>}
       <div>
         <Button weight="main" busy={handing} onClick={() => (blank > 0 && !sure ? setSure(true) : void handIn())}>
-          {blank > 0 ? 'Hand in all the same' : 'Hand in'}
+          {blank > 0 && sure ? 'Hand in all the same' : 'Hand in'}
         </Button>
       </div>
     </div>
