@@ -7,6 +7,7 @@ namespace App\Cohort;
 use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Question\SyllabusTopic;
+use App\Sitting\KeyGate;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use Uplandia\Core\Cohort\Cohort;
@@ -20,13 +21,15 @@ use Uplandia\Core\Cohort\Cohort;
  */
 final readonly class CohortReader
 {
-    public function __construct(private CohortMarks $marks)
+    public function __construct(private CohortMarks $marks, private KeyGate $gate)
     {
     }
 
     public function of(Candidacy $candidacy): CohortView
     {
+        $waiting = $this->gate->waiting($candidacy->user->id);
         $mine = $this->marks->mine($candidacy->exam, $candidacy->user->id);
+        $mine = $mine === null || in_array($mine['sitting'], $waiting, true) ? null : $mine;
         $shares = $mine['shares'] ?? [];
         $whole = Cohort::ofScores(
             array_values(
@@ -43,7 +46,7 @@ final readonly class CohortReader
         $shown = $whole->mayBeShown();
         $share = $shares[CohortMarks::WHOLE] ?? null;
         $others = $shown ? $this->others($candidacy, $shares) : [];
-        $same = $this->same($candidacy);
+        $same = $this->same($candidacy, $waiting);
 
         return new CohortView(
             takesPart: $candidacy->enrolment()->inCohort,
@@ -124,8 +127,11 @@ final readonly class CohortReader
             ->all();
     }
 
-    /** @return array<string, Same> by topic: first looks at questions that enough others have met */
-    private function same(Candidacy $candidacy): array
+    /**
+     * @param  list<string>  $waiting  sittings of which nothing is told yet
+     * @return array<string, Same> by topic: first looks at questions that enough others have met
+     */
+    private function same(Candidacy $candidacy, array $waiting): array
     {
         $rows = KnownQuestions::met()
             ->join('topics', 'topics.id', '=', 'outcomes.topic_id')
@@ -133,6 +139,7 @@ final readonly class CohortReader
             ->where('outcomes.user_id', $candidacy->user->id)
             ->where('outcomes.exam_id', $candidacy->exam->id)
             ->where('outcomes.first_look', true)
+            ->whereNotIn('outcomes.sitting_id', $waiting)
             ->groupByRaw('coalesce(tops.code, topics.code)')
             ->selectRaw('coalesce(tops.code, topics.code) as topic')
             ->get();

@@ -6,6 +6,7 @@ namespace App\Progress;
 
 use App\Clock\Moment;
 use App\Question\Candidacy;
+use App\Sitting\KeyGate;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -31,7 +32,7 @@ use Uplandia\Core\Sitting\Sureness;
  * }
  * @phpstan-type Story array{trend: list<TrendStory>, months: list<MonthStory>}
  */
-final class AnswerHistory
+final readonly class AnswerHistory
 {
     /** The latest of a mode. */
     private const SITTINGS = 60;
@@ -40,6 +41,10 @@ final class AnswerHistory
 
     /** @var Sums */
     private const NOTHING = ['answers' => 0, 'pending' => 0, 'marks' => 0.0, 'squares' => 0.0, 'expected' => 0.0];
+
+    public function __construct(private KeyGate $gate)
+    {
+    }
 
     /**
      * @param  Estimate|null  $estimate  from which is told what is expected of them today; null: it is not told
@@ -51,6 +56,7 @@ final class AnswerHistory
             ->join('questions', 'questions.id', '=', 'outcomes.question_id')
             ->where('outcomes.user_id', $candidacy->user->id)
             ->where('outcomes.exam_id', $candidacy->exam->id)
+            ->whereNotIn('outcomes.sitting_id', $this->gate->waiting($candidacy->user->id))
             ->where(fn (Builder $told): Builder => $told->where('counts', true)->orWhereNotNull('sureness'))
             ->orderBy('outcomes.settled_ms')
             ->orderBy('outcomes.sitting_id')

@@ -7,6 +7,7 @@ namespace App\Progress;
 use App\Clock\Moment;
 use App\Question\Candidacy;
 use App\Sitting\Exposure;
+use App\Sitting\KeyGate;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use Uplandia\Core\Marking\Outcome;
@@ -15,8 +16,12 @@ use Uplandia\Core\Progress\Response;
 use Uplandia\Core\Result\RapidGuess;
 
 /** What a candidate's answers tell of their ability: independent looks, rapid guesses left out. */
-final class Looks
+final readonly class Looks
 {
+    public function __construct(private KeyGate $gate)
+    {
+    }
+
     /**
      * @param  array<int, int>  $places  topic at the top => its number, from 0
      * @param  int  $now  Unix milliseconds
@@ -28,6 +33,7 @@ final class Looks
             ->where('outcomes.user_id', $candidacy->user->id)
             ->where('outcomes.exam_id', $candidacy->exam->id)
             ->where('outcomes.outcome', '!=', Outcome::NotReached->value)
+            ->whereNotIn('outcomes.sitting_id', $this->gate->waiting($candidacy->user->id))
             ->orderBy('outcomes.question_id')
             ->orderBy('outcomes.settled_ms')
             ->select([

@@ -7,6 +7,7 @@ namespace App\Progress;
 use App\Clock\Moment;
 use App\Question\Candidacy;
 use App\Sitting\HandedIn;
+use App\Sitting\KeyGate;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Progress\Runs;
@@ -20,7 +21,7 @@ final readonly class StudyDays
     /** A test of fewer questions makes no record. */
     private const BEST_FROM = 20;
 
-    public function __construct(private ClockInterface $clock)
+    public function __construct(private KeyGate $gate, private ClockInterface $clock)
     {
     }
 
@@ -62,6 +63,7 @@ final readonly class StudyDays
             ->where('mode', Mode::Timed->value)
             ->where('questions', '>=', self::BEST_FROM)
             ->whereNotNull('share')
+            ->whereNotIn('id', $this->gate->waiting($candidacy->user->id))
             ->orderByDesc('share')
             ->orderByDesc('ended_ms')
             ->first(['id', 'name', 'ended_ms', 'share', 'questions']);

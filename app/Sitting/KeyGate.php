@@ -109,6 +109,26 @@ final readonly class KeyGate
     }
 
     /**
+     * Sittings of somebody whose result waits: no figure that is made of many sittings is made of them either.
+     *
+     * @return list<string>
+     */
+    public function waiting(int $user): array
+    {
+        $held = $this->running->questions($user);
+        if ($held === []) {
+            return [];
+        }
+        $since = min(array_map(fn (RunningSitting $running): int => $running->began, $held));
+
+        return array_keys($this->withheld($user, Sitting::query()
+            ->where('user_id', $user)
+            ->where('status', Stage::HandedIn)
+            ->where('ended_ms', '>', $since)
+            ->get()));
+    }
+
+    /**
      * Questions whose keys are told by nothing that was made of them.
      *
      * @param  Sitting|null  $but  the sitting that asks

@@ -39,7 +39,7 @@ final class EstimatesTest extends TestCase
     {
         $syllabus = Syllabus::of($this->exam);
 
-        return (new Looks())->of(
+        return app(Looks::class)->of(
             candidacy: new Candidacy($this->user, $this->exam),
             places: array_flip(array_column($syllabus->tops(), 'id')),
             now: 1000 * self::DAY_MS,

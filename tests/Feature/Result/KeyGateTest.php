@@ -89,10 +89,27 @@ final class KeyGateTest extends TestCase
         $this->getJson("/api/sittings/{$all}/questions/{$shared[0]}")->assertStatus(409);
         $this->getJson('/api/exams/small-hills/sittings?page=1')->assertOk()->assertJsonPath('tests.0.share', null);
         $this->getJson('/api/exams/small-hills/builder')->assertJsonPath('counts.gotIt', 10);
+        // Nor by any figure that is made of many sittings.
+        $this->getJson('/api/exams/small-hills/progress')
+            ->assertOk()
+            ->assertJsonPath('trend', [])
+            ->assertJsonPath('months', [])
+            ->assertJsonPath('responses', 0)
+            ->assertJsonPath('bests.timed', null);
+        $whole = fn (bool $is): int => DB::table('tests')
+            ->whereIn('id', DB::table('sittings')->where('id', $all)->select('test_id'))
+            ->update(['of_exam' => $is]);
+        $whole(true);
+        $this->getJson('/api/exams/small-hills/cohort')->assertOk()->assertJsonPath('sitting', null);
+        $whole(false);
         self::assertSame(0, Artisan::call('recount'), Artisan::output());
         $this->open($timed, take: true);
         $this->handIn($timed)->assertOk();
         $this->getJson("/api/sittings/{$all}/result")->assertJsonPath('untold', 0)->assertJsonPath('tally.right', 12);
+        $this->getJson('/api/exams/small-hills/progress')->assertJsonCount(1, 'trend');
+        $whole(true);
+        $this->getJson('/api/exams/small-hills/cohort')->assertJsonPath('sitting', $all);
+        $whole(false);
         self::assertSame(0, Artisan::call('recount'), Artisan::output());
     }
 
