@@ -25,7 +25,8 @@ final readonly class BriefingView
      * @param  int|null  $breakFrom  Position of the last question that must have been seen first; null: at any time.
      * @param  int  $breakMs  How long a break is meant to be.
      * @param  list<ExamSectionView>  $sections  of a paper or a rehearsal
-     * @param  list<int>  $planMs  Section by section, its time by the pace plan; none without one.
+     * @param  list<int>  $planMs  Section by section, its time by the pace plan: with reading and reserve they add up
+     *     to the limit. None without a plan.
      * @param  list<ReasonView>  $reasons  none: it is not made of weak spots
      * @param  list<string>  $rules  In the words of the exam; none: it is not sat under its rules.
      * @param  list<Kind>  $kinds  Kinds of question that occur, in no order of the test.

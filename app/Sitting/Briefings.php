@@ -50,9 +50,9 @@ final readonly class Briefings
             breakFrom: $terms->breakFrom(),
             breakMs: $terms->breakLength,
             sections: $sections,
-            planMs: $plan === null
+            planMs: $plan === null || $sections === []
                 ? []
-                : array_map(fn (ExamSectionView $section): int => $plan->timeFor($section->marks), $sections),
+                : Pace::bySection($plan, array_column($sections, 'marks'), $terms->extraTime),
             reasons: array_map(
                 fn (array $reason): ReasonView => new ReasonView(...$reason),
                 $sitting->test->reasons ?? [],

@@ -6,7 +6,9 @@ namespace App\Sitting;
 
 use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Allocation;
 use Uplandia\Core\Sitting\PacePlan;
+use Uplandia\Core\Sitting\Terms;
 
 /** How much time a sitting's plan gives to each mark. */
 final class Pace
@@ -24,6 +26,27 @@ final class Pace
                 marks: $marks,
             )
             : null;
+    }
+
+    /**
+     * What the plan gives to each section: whole minutes of the candidate's own, as the exam's page tells them, and
+     * together exactly what there is.
+     *
+     * @param  list<string>  $marks  of the sections, exact
+     * @return list<int> milliseconds
+     */
+    public static function bySection(PacePlan $plan, array $marks, string $extraTime): array
+    {
+        $all = $plan->timeFor(BigRational::sum(...array_map(BigRational::of(...), $marks)));
+        $minute = (int) round(Terms::MS_PER_MINUTE * BigRational::of($extraTime)->toFloat());
+        $whole = intdiv($all, $minute);
+        $times = array_map(
+            fn (int $minutes): int => $minutes * $minute,
+            Allocation::of($whole, $marks, array_fill(0, count($marks), $whole))->counts,
+        );
+        $times[count($times) - 1] += $all - $whole * $minute;
+
+        return array_values($times);
     }
 
     /** What its questions are worth in all. */

@@ -1778,7 +1778,7 @@ export interface components {
             breakMs: number;
             /** @description Of a paper or a rehearsal */
             sections: components["schemas"]["ExamSection"][];
-            /** @description Section by section, its time by the pace plan; none without one. */
+            /** @description Section by section, its time by the pace plan: with reading and reserve they add up to the limit. None without a plan. */
             planMs: number[];
             /** @description None: it is not made of weak spots */
             reasons: components["schemas"]["Reason"][];

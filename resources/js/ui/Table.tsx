@@ -36,3 +36,15 @@ export function Table({
     </div>
   );
 }
+
+/** A row of the time that no line above has, or of all of it, in a table of times. */
+export function TimeRow(props: { what: string; time: string; before: number; after?: number }) {
+  return (
+    <tr>
+      <th scope="row">{props.what}</th>
+      <td colSpan={props.before} />
+      <td className="font-bold whitespace-nowrap">{props.time}</td>
+      {props.after !== undefined && <td colSpan={props.after} />}
+    </tr>
+  );
+}

@@ -118,6 +118,24 @@ final class ReadyTestsTest extends TestCase
             ->assertJsonPath('breaks', 0)
             ->assertJsonPath('readingMs', 0)
             ->assertJsonCount(1, 'sections');
+        // The plan of the whole says what the exam's page says, with extra time too, and adds up.
+        foreach (['1', '1.25'] as $factor) {
+            auth()->user()?->forceFill(['extra_time' => $factor])->save();
+            $whole = $this->postJson("{$path}/rehearsals", ['section' => null])->assertCreated()->json('sitting');
+            $briefing = $this->getJson("/api/sittings/{$whole}")->json();
+            self::assertEquals(
+                array_map(fn (int $minutes): float => 60_000 * (float) $factor * $minutes, array_column(
+                    $this->getJson($path)->json('sections'),
+                    'minutes',
+                )),
+                $briefing['planMs'],
+            );
+            self::assertSame(
+                $briefing['limitMs'],
+                array_sum($briefing['planMs']) + $briefing['readingMs'] + $briefing['reserveMs'],
+            );
+        }
+        auth()->user()?->forceFill(['extra_time' => '1'])->save();
         $paper = $this->postJson("{$path}/papers/2024/sittings", ['section' => 'days'])
             ->assertCreated()
             ->json('sitting');

@@ -6,7 +6,7 @@ import { Button } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
-import { Table } from '../../ui/Table';
+import { Table, TimeRow } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { count } from '../../ui/words';
 import { useExamOfScreen } from '../../api/useExam';
@@ -116,7 +116,7 @@ function About({ exam }: { exam: View<'Exam'> }) {
           }
         >
           {exam.readingMinutes > 0 && (
-            <Minutes what="Reading, before the first answer" time={time(exam.readingMinutes)} />
+            <TimeRow before={3} after={1} what="Reading, before the first answer" time={time(exam.readingMinutes)} />
           )}
           {exam.sections.map((section) => (
             <tr key={section.code} className="align-top">
@@ -135,8 +135,8 @@ function About({ exam }: { exam: View<'Exam'> }) {
               </td>
             </tr>
           ))}
-          {exam.breakMinutes > 0 && <Minutes what="The break" time={time(exam.breakMinutes)} />}
-          <Minutes what="In all" time={time(exam.minutes)} />
+          {exam.breakMinutes > 0 && <TimeRow before={3} after={1} what="The break" time={time(exam.breakMinutes)} />}
+          <TimeRow before={3} after={1} what="In all" time={time(exam.minutes)} />
         </Table>
       </section>
       <ExtraTime />
@@ -152,17 +152,5 @@ function About({ exam }: { exam: View<'Exam'> }) {
         </p>
       </section>
     </div>
-  );
-}
-
-/** A row of the time in which no question is answered, or of all of it. */
-function Minutes({ what, time }: { what: string; time: string }) {
-  return (
-    <tr>
-      <th scope="row">{what}</th>
-      <td colSpan={3} />
-      <td className="font-bold whitespace-nowrap">{time}</td>
-      <td />
-    </tr>
   );
 }

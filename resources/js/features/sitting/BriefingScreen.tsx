@@ -7,7 +7,7 @@ import { useExamIs } from '../../api/useExam';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
-import { Table } from '../../ui/Table';
+import { Table, TimeRow } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { count, duration, MODES, percent } from '../../ui/words';
 import { Tick } from '../../ui/Tick';
@@ -159,18 +159,22 @@ export function Component() {
                   <td>{section.questions}</td>
                   <td>{section.marksEach}</td>
                   <td>{section.penalty ? `costs ${section.penalty} of its marks` : 'costs nothing'}</td>
-                  {data.planMs.length > 0 && (
-                    <td className="whitespace-nowrap">{duration(wholeMinutes(data.planMs[i] ?? 0))}</td>
-                  )}
+                  {data.planMs.length > 0 && <td className="whitespace-nowrap">{duration(data.planMs[i] ?? 0)}</td>}
                 </tr>
               ))}
               {data.planMs.length > 0 && data.limitMs !== null && (
                 <>
-                  {data.readingMs > 0 && <Time what="Reading, before the first answer" ms={data.readingMs} />}
-                  {data.reserveMs > 0 && (
-                    <Time what={data.breaks > 0 ? 'In reserve, the break too' : 'In reserve'} ms={data.reserveMs} />
+                  {data.readingMs > 0 && (
+                    <TimeRow what="Reading, before the first answer" time={duration(data.readingMs)} before={3} />
                   )}
-                  <Time what="In all" ms={data.limitMs} />
+                  {data.reserveMs > 0 && (
+                    <TimeRow
+                      what={data.breaks > 0 ? 'In reserve, the break too' : 'In reserve'}
+                      time={duration(data.reserveMs)}
+                      before={3}
+                    />
+                  )}
+                  <TimeRow what="In all" time={duration(data.limitMs)} before={3} />
                 </>
               )}
             </Table>
@@ -224,22 +228,6 @@ export function Component() {
       </div>
     </div>
   );
-}
-
-/** Nobody plans by the second. */
-/** A row of the time that no section has, or of all of it. */
-function Time({ what, ms }: { what: string; ms: number }) {
-  return (
-    <tr>
-      <th scope="row">{what}</th>
-      <td colSpan={3} />
-      <td className="font-bold whitespace-nowrap">{duration(ms)}</td>
-    </tr>
-  );
-}
-
-function wholeMinutes(ms: number): number {
-  return Math.round(ms / 60_000) * 60_000;
 }
 
 /** What one means to have left at the end. */
