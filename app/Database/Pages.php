@@ -18,11 +18,17 @@ final class Pages
      * @param  Builder|Models<TModel>  $rows  in order
      * @param  int  $page  from 1
      * @param  list<string>  $columns
+     * @param  int|null  $total  where it has been counted already
      * @return ($rows is Models<TModel> ? LengthAwarePaginator<int, TModel> : LengthAwarePaginator<int, \stdClass>)
      */
-    public static function of(Builder|Models $rows, int $page, int $each, array $columns = ['*']): LengthAwarePaginator
-    {
-        $total = (clone $rows)->count();
+    public static function of(
+        Builder|Models $rows,
+        int $page,
+        int $each,
+        array $columns = ['*'],
+        ?int $total = null,
+    ): LengthAwarePaginator {
+        $total ??= (clone $rows)->count();
 
         return $rows->paginate($each, $columns, page: min($page, self::last($total, $each)), total: $total);
     }

@@ -43,6 +43,11 @@ final readonly class RevisitReader
             page: $page,
             each: self::PAGE,
             columns: ['standings.question_id'],
+            total: match ($show) {
+                RevisitsShown::Due => $due,
+                RevisitsShown::Coming => $coming,
+                RevisitsShown::Suspended => $suspended,
+            },
         );
         $days = [];
         for ($day = $today; $day <= $today + self::AHEAD; $day++) {

@@ -35,12 +35,12 @@ final readonly class MyTests
     {
         $mine = Sitting::query()->where('user_id', $candidacy->user->id);
         $ofExam = (clone $mine)->where('exam_id', $candidacy->exam->id);
+        [$everywhere, $here] = [$mine->count(), $ofExam->count()];
         $all = $wanted->boolean('everywhere') ? $mine : $ofExam;
-        $n = [$ofExam->count(), $mine->count()];
         $order = $wanted->enum('order', TestsOrder::class) ?? TestsOrder::Made;
         $way = $wanted->boolean('down', true) ? 'desc' : 'asc';
         $found = Pages::of(
-            rows: self::narrowed(clone $all, $wanted)
+            rows: self::narrowed($all, $wanted)
                 ->with('test.exam')
                 ->orderBy($order->column(), $way)
                 ->orderBy('id', $way),
@@ -56,8 +56,8 @@ final readonly class MyTests
             total: $found->total(),
             page: $found->currentPage(),
             pages: $found->lastPage(),
-            all: $all === $mine ? $n[1] : $n[0],
-            elsewhere: $n[1] - $n[0],
+            all: $wanted->boolean('everywhere') ? $everywhere : $here,
+            elsewhere: $everywhere - $here,
             tests: array_map(
                 fn (Sitting $sitting): TestLineView => $this->line(
                     sitting: $sitting,

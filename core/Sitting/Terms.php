@@ -155,9 +155,13 @@ final readonly class Terms
     /** @return int|null the last question that must have been seen before a break; null: it comes at any time */
     public function breakFrom(): ?int
     {
+        if ($this->breakAfter === null) {
+            return null;
+        }
+
         $before = array_filter($this->items, fn (Item $item): bool => $item->section <= $this->breakAfter);
 
-        return $this->breakAfter === null ? null : array_key_last($before);
+        return array_key_last($before);
     }
 
     /** For answering: the limit without what is for reading; null: none. */

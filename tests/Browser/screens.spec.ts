@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { begin, choose, expectAccessible, signInAs } from './ways';
+import { expect, test, type Page } from '@playwright/test';
+import { begin, choose, expectAccessible, send, signInAs } from './ways';
 
 test('Today leads back into the middle of a test', async ({ page }) => {
   await signInAs(page, 'Tamsin Orrel');
@@ -81,6 +81,38 @@ test('the hand-in check leads to what is left, and handing in by accident takes 
   await page.getByRole('button', { name: 'Hand in', exact: true }).click();
   await page.getByRole('button', { name: 'Hand in all the same', exact: true }).click();
   await expect(page.getByText('Fewer than 80 % of the questions were answered')).toBeVisible();
+});
+
+test('the exam is the person’s: whoever signs in next on this machine has their own', async ({ page, browser }) => {
+  const exam = page.getByRole('combobox', { name: 'Exam' });
+  const enter = async (on: Page, key: string) => {
+    await on.request.get('/api/session');
+    await send(on, 'POST', '/api/session/demo', { person: key });
+  };
+  await signInAs(page, 'Idris Vane');
+  await signInAs(page, 'Tamsin Orrel');
+  await exam.selectOption({ label: 'Corvane Refuge Warden Certificate' });
+  await expect(page).toHaveURL(/[?]exam=refuge-warden$/);
+  await expect(page).toHaveTitle('Today · Corvane Refuge Warden Certificate · Uplandia');
+  await page.getByRole('link', { name: 'Progress', exact: true }).click();
+  await expect(page).toHaveURL(/progress[?]exam=refuge-warden$/);
+  // A link that names another is about that one, here, and changes nobody's choice.
+  await page.goto('/tests?exam=upland-guide');
+  await expect(exam).toHaveValue('upland-guide');
+  await page.getByRole('link', { name: 'Build a test' }).click();
+  await expect(exam).toHaveValue('upland-guide');
+  // Signed out and in as somebody else, in the same tab and without a reload.
+  await page.goto('/tests?exam=refuge-warden');
+  await page.getByRole('link', { name: 'Account', exact: true }).click();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: /^Idris Vane/ }).click();
+  await expect(exam).toHaveValue('upland-guide');
+  // On another machine Tamsin finds what she chose.
+  const other = await browser.newPage({ baseURL: new URL(page.url()).origin });
+  await enter(other, 'tamsin');
+  await other.goto('/');
+  await expect(other.getByRole('combobox', { name: 'Exam' })).toHaveValue('refuge-warden');
+  await other.close();
 });
 
 test('the other exam has its own topics, bank and handbook', async ({ page }) => {

@@ -1,5 +1,5 @@
 import { describe, expect, it, test } from 'vitest';
-import { ownTime } from '../../resources/js/api/useOwnTime';
+import { ownTime } from '../../resources/js/ui/OwnTime';
 import { ahead, isTimeForBreak, paceWords, spoken } from '../../resources/js/features/sitting/pace';
 import { percent } from '../../resources/js/ui/words';
 

@@ -170,13 +170,11 @@ final class Sheet
 
     private function isTimeForBreak(): bool
     {
-        foreach ($this->terms->breakAfter === null ? [] : $this->terms->items as $position => $item) {
-            if ($item->section <= $this->terms->breakAfter && ! ($this->entries[$position] ?? new Entry())->seen) {
-                return false;
-            }
-        }
+        $last = $this->terms->breakFrom();
+        $before = $last === null ? [] : range(0, $last);
+        $seen = array_filter($before, fn (int $position): bool => $this->entries[$position]->seen ?? false);
 
-        return true;
+        return $seen === $before;
     }
 
     /**

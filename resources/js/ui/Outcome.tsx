@@ -11,6 +11,19 @@ export const OUTCOMES: Record<OutcomeName, string> = {
   pending: 'To be marked',
 };
 
+/** How many questions came to what; together all of them. */
+export type OutcomeCounts = View<'OutcomeCounts'>;
+
+/** From what was got to what was never seen, and what the server calls its number. */
+export const COUNTED: readonly (readonly [OutcomeName, keyof OutcomeCounts])[] = [
+  ['right', 'right'],
+  ['partly', 'partly'],
+  ['missed', 'missed'],
+  ['left_blank', 'leftBlank'],
+  ['not_reached', 'notReached'],
+  ['pending', 'pending'],
+];
+
 /** The shape of an outcome: full disc with a tick, half disc, slashed square, dashed ring, small ring, dotted ring. */
 export function OutcomeMark({
   outcome,

@@ -10,7 +10,7 @@ import { Table, TimeRow } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { count } from '../../ui/words';
 import { useExamOfScreen } from '../../api/useExam';
-import { ExtraTime, useOwnTime } from '../../api/useOwnTime';
+import { ExtraTime, useOwnTime } from '../../ui/OwnTime';
 import { KINDS } from '../question/kindNames';
 
 const UNITS: Record<string, string> = { case: 'case', passage: 'passage set', series: 'series' };

@@ -12,7 +12,7 @@ import { useTitle } from '../../ui/useTitle';
 import { MODES, count, toldPercent } from '../../ui/words';
 import { Tick } from '../../ui/Tick';
 import { useExamOfScreen } from '../../api/useExam';
-import { ExtraTime, useOwnTime } from '../../api/useOwnTime';
+import { ExtraTime, useOwnTime } from '../../ui/OwnTime';
 import { useBegin } from '../../api/useBegin';
 
 /** What needs no building: rehearsals, papers, series of tests, and what somebody has shared. */

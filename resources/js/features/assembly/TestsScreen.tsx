@@ -234,11 +234,7 @@ function Row(props: { line: Line; everywhere: boolean; held: Line | null; hold: 
     not_started: `/briefing/${line.id}`,
   }[line.state];
   const state = line.waits ? 'waits for its device' : line.timeUp ? 'time is up' : STATES[line.state];
-  const bar = line.outcomes && (
-    <OutcomeBar
-      counts={{ ...line.outcomes, left_blank: line.outcomes.leftBlank, not_reached: line.outcomes.notReached }}
-    />
-  );
+  const bar = line.outcomes && <OutcomeBar counts={line.outcomes} />;
   return (
     <>
       <tr>

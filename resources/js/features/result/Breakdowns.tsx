@@ -4,7 +4,7 @@ import type { View } from '../../api/client';
 import { AsTable } from '../../ui/Fold';
 import { Opener } from '../../ui/Opener';
 import { Segments } from '../../ui/Segments';
-import { OUTCOMES, type OutcomeName } from '../../ui/Outcome';
+import { COUNTED, OUTCOMES } from '../../ui/Outcome';
 import { Table } from '../../ui/Table';
 import { capital, count, duration, percent, signed, tight } from '../../ui/words';
 import { QuestionLinks } from './QuestionLinks';
@@ -176,16 +176,6 @@ function StatusMark({ status }: { status: Group['status'] }) {
   );
 }
 
-/** They add up to the questions. */
-const COUNTED: [OutcomeName, (tally: View<'Tally'>) => number][] = [
-  ['right', ({ right }) => right],
-  ['partly', ({ partly }) => partly],
-  ['missed', ({ missed }) => missed],
-  ['left_blank', ({ leftBlank }) => leftBlank],
-  ['not_reached', ({ notReached }) => notReached],
-  ['pending', ({ pending }) => pending],
-];
-
 function Figures({ groups, by }: { groups: Group[]; by: string }) {
   const lines = groups.flatMap((group) => [
     { group, sub: false },
@@ -218,8 +208,8 @@ function Figures({ groups, by }: { groups: Group[]; by: string }) {
             {valueOf(by, group.name)}
           </th>
           <td>{group.tally.questions}</td>
-          {COUNTED.map(([name, n]) => (
-            <td key={name}>{n(group.tally)}</td>
+          {COUNTED.map(([name, of]) => (
+            <td key={name}>{group.tally[of]}</td>
           ))}
           <td className="whitespace-nowrap">
             {signed(group.tally.marks)} of {group.tally.possible}

@@ -1,27 +1,17 @@
-import type { View } from '../../api/client';
-import { OUTCOMES, OutcomeMark, type OutcomeName } from '../../ui/Outcome';
+import { COUNTED, OUTCOMES, OutcomeMark, type OutcomeCounts } from '../../ui/Outcome';
 
 /** How many questions came to what. */
-export function Outcomes({ tally }: { tally: View<'Tally'> }) {
+export function Outcomes({ tally }: { tally: OutcomeCounts }) {
   return (
     <ul className="mt-4 flex flex-wrap gap-x-6 gap-y-2">
-      {(
-        [
-          ['right', tally.right],
-          ['partly', tally.partly],
-          ['missed', tally.missed],
-          ['left_blank', tally.leftBlank],
-          ['not_reached', tally.notReached],
-          ['pending', tally.pending],
-        ] satisfies [OutcomeName, number][]
-      )
-        .filter(([outcome, n]) => n > 0 || outcome === 'right' || outcome === 'missed')
-        .map(([outcome, n]) => (
+      {COUNTED.filter(([outcome, of]) => tally[of] > 0 || outcome === 'right' || outcome === 'missed').map(
+        ([outcome, of]) => (
           <li key={outcome} className="flex items-center gap-1.5">
             <OutcomeMark outcome={outcome} />
-            {OUTCOMES[outcome]} <strong>{n}</strong>
+            {OUTCOMES[outcome]} <strong>{tally[of]}</strong>
           </li>
-        ))}
+        ),
+      )}
     </ul>
   );
 }

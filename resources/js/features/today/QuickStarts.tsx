@@ -4,7 +4,7 @@ import { api, ask, type View } from '../../api/client';
 import { Failure } from '../../ui/Failure';
 import { count } from '../../ui/words';
 import { useBegin } from '../../api/useBegin';
-import { useOwnTime } from '../../api/useOwnTime';
+import { useOwnTime } from '../../ui/OwnTime';
 
 type Start = View<'QuickStartRequest'>['start'];
 

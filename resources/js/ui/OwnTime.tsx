@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { duration } from '../ui/words';
-import { session } from './queries';
+import { duration } from './words';
+import { session } from '../api/queries';
 
 const useFactor = () => useQuery(session).data?.user?.extraTime ?? '1';
 
