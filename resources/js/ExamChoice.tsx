@@ -25,9 +25,10 @@ export function ExamChoice() {
   const name = exams.find(({ slug }) => slug === exam)?.name;
   useTitleOf(name);
   if (exam === undefined || name === undefined) return null;
-  if (exams.length === 1) return <span className="text-sm text-base-content/75">{name}</span>;
+  if (exams.length === 1)
+    return <span className="text-sm text-base-content/75 max-sm:order-1 max-sm:basis-full">{name}</span>;
   return (
-    <label className="flex min-w-0 items-center max-sm:flex-1">
+    <label className="flex min-w-0 items-center max-sm:order-1 max-sm:basis-full">
       <span className="sr-only">Exam</span>
       <select
         value={exam}

@@ -53,9 +53,9 @@ export function Component() {
           Uplandia
         </Link>
         <ExamChoice />
-        <span className="flex-1 max-sm:hidden" />
+        <span className="flex-1" />
         <LookMenu />
-        <nav aria-label="Main" className="-mx-2 flex basis-full flex-wrap gap-x-1">
+        <nav aria-label="Main" className="-mx-2 flex basis-full flex-wrap gap-x-1 max-sm:order-1">
           {PLACES.map(({ to, label, Icon }) => (
             <NavLink
               key={to}
@@ -76,7 +76,7 @@ export function Component() {
           ))}
         </nav>
         {studying && (
-          <nav aria-label="Study" className="flex basis-full flex-wrap gap-x-1 border-t border-base-300">
+          <nav aria-label="Study" className="flex basis-full flex-wrap gap-x-1 border-t border-base-300 max-sm:order-1">
             {STUDY.map(({ to, label }) => (
               <NavLink
                 key={to}

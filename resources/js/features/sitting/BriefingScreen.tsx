@@ -233,7 +233,8 @@ export function Component() {
 /** What one means to have left at the end. */
 function Reserve({ data }: { data: View<'Briefing'> }) {
   const id = useId();
-  const [minutes, setMinutes] = useState(String(Math.round(data.reserveMs / 60_000)));
+  const planned = String(data.reserveMs / 60_000);
+  const [minutes, setMinutes] = useState(planned);
   const planning = useMutation({
     mutationFn: () =>
       ask(
@@ -258,6 +259,7 @@ function Reserve({ data }: { data: View<'Briefing'> }) {
         type="number"
         min={0}
         max={600}
+        step="any"
         required
         value={minutes}
         aria-invalid={planning.isError || undefined}
@@ -265,7 +267,7 @@ function Reserve({ data }: { data: View<'Briefing'> }) {
         className="input w-20 border-base-content/50 text-right text-base pointer-fine:h-9"
       />
       min
-      {minutes !== String(Math.round(data.reserveMs / 60_000)) && (
+      {minutes !== planned && (
         <Button small type="submit" busy={planning.isPending}>
           Plan it so
         </Button>
