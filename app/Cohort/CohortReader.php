@@ -46,7 +46,7 @@ final readonly class CohortReader
         $shown = $whole->mayBeShown();
         $share = $shares[CohortMarks::WHOLE] ?? null;
         $others = $shown ? $this->others($candidacy, $shares) : [];
-        $same = $this->same($candidacy, $waiting);
+        $same = $this->same($candidacy);
 
         return new CohortView(
             takesPart: $candidacy->enrolment()->inCohort,
@@ -127,11 +127,8 @@ final readonly class CohortReader
             ->all();
     }
 
-    /**
-     * @param  list<string>  $waiting  sittings of which nothing is told yet
-     * @return array<string, Same> by topic: first looks at questions that enough others have met
-     */
-    private function same(Candidacy $candidacy, array $waiting): array
+    /** @return array<string, Same> by topic: first looks at questions that enough others have met */
+    private function same(Candidacy $candidacy): array
     {
         $rows = KnownQuestions::met()
             ->join('topics', 'topics.id', '=', 'outcomes.topic_id')
@@ -139,7 +136,7 @@ final readonly class CohortReader
             ->where('outcomes.user_id', $candidacy->user->id)
             ->where('outcomes.exam_id', $candidacy->exam->id)
             ->where('outcomes.first_look', true)
-            ->whereNotIn('outcomes.sitting_id', $waiting)
+            ->whereNotIn('outcomes.question_id', array_keys($this->gate->covered($candidacy->user->id)))
             ->groupByRaw('coalesce(tops.code, topics.code)')
             ->selectRaw('coalesce(tops.code, topics.code) as topic')
             ->get();

@@ -56,22 +56,24 @@ final readonly class AnswerHistory
             ->join('questions', 'questions.id', '=', 'outcomes.question_id')
             ->where('outcomes.user_id', $candidacy->user->id)
             ->where('outcomes.exam_id', $candidacy->exam->id)
-            ->whereNotIn('outcomes.sitting_id', $this->gate->waiting($candidacy->user->id))
             ->where(fn (Builder $told): Builder => $told->where('counts', true)->orWhereNotNull('sureness'))
             ->orderBy('outcomes.settled_ms')
             ->orderBy('outcomes.sitting_id')
             ->orderBy('outcomes.position')
             ->select([
                 'sitting_id', 'outcome', 'credit', 'outcomes.share', 'sureness', 'active_ms', 'cohort_ms', 'counts',
-                'possible', 'outcomes.day', 'questions.luck', 'questions.b', 'questions.topic_id',
+                'possible', 'question_id', 'settled_ms', 'outcomes.day', 'questions.luck', 'questions.b',
+                'questions.topic_id',
             ]);
         $sat = $stated = [];
+        $held = $this->gate->covered($candidacy->user->id);
+        $waiting = array_flip($this->gate->waiting($candidacy->user->id));
         $scheme = new MarkScheme();
         foreach ($rows->cursor() as $row) {
             $median = $row->cohort_ms === null ? null : (float) $row->cohort_ms;
             $says = in_array($row->outcome, self::ANSWERED, true) &&
                 ! RapidGuess::is((int) $row->active_ms, $median);
-            if ((bool) $row->counts) {
+            if ((bool) $row->counts && ! isset($waiting[$row->sitting_id])) {
                 $worth = (float) $row->possible;
                 $sat[$row->sitting_id] ??= self::NOTHING;
                 $sat[$row->sitting_id]['answers'] += $says ? 1 : 0;
@@ -82,7 +84,8 @@ final readonly class AnswerHistory
                     ? 0.0
                     : $worth * $estimate->expects((int) $row->topic_id, (float) $row->b, (float) $row->luck);
             }
-            if ($says && $row->sureness !== null) {
+            $asking = $held[(int) $row->question_id] ?? null;
+            if ($says && $row->sureness !== null && $asking?->withholds((int) $row->settled_ms) !== true) {
                 $stated[substr(Moment::date((int) $row->day), 0, 7)][] = self::result($row, $scheme);
             }
         }

@@ -8,6 +8,7 @@ use App\Clock\Moment;
 use App\Question\Candidacy;
 use App\Sitting\Exposure;
 use App\Sitting\KeyGate;
+use App\Sitting\RunningSitting;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use Uplandia\Core\Marking\Outcome;
@@ -33,7 +34,6 @@ final readonly class Looks
             ->where('outcomes.user_id', $candidacy->user->id)
             ->where('outcomes.exam_id', $candidacy->exam->id)
             ->where('outcomes.outcome', '!=', Outcome::NotReached->value)
-            ->whereNotIn('outcomes.sitting_id', $this->gate->waiting($candidacy->user->id))
             ->orderBy('outcomes.question_id')
             ->orderBy('outcomes.settled_ms')
             ->select([
@@ -43,7 +43,12 @@ final readonly class Looks
             ]);
         $exposed = $this->exposed($candidacy);
         $responses = $at = $moments = [];
+        $held = $this->gate->covered($candidacy->user->id);
         foreach (self::byQuestion($rows->cursor()) as $looks) {
+            $looks = self::told($looks, $held[(int) $looks[0]->question_id] ?? null);
+            if ($looks === []) {
+                continue;
+            }
             foreach ($looks as $look) {
                 if ($look->answered_ms !== null) {
                     $moments[] = (int) $look->answered_ms;
@@ -122,6 +127,22 @@ final readonly class Looks
         if ($together !== []) {
             yield $together;
         }
+    }
+
+    /**
+     * What is made of the others would tell what came of an answer to a question that a running clock still asks.
+     *
+     * @param  list<stdClass>  $looks  at one question
+     * @param  RunningSitting|null  $asking  what still asks it
+     * @return list<stdClass> those that were settled before
+     */
+    private static function told(array $looks, ?RunningSitting $asking): array
+    {
+        return $asking === null
+            ? $looks
+            : array_values(
+                array_filter($looks, fn (stdClass $look): bool => ! $asking->withholds((int) $look->settled_ms)),
+            );
     }
 
     /** Whether a look says what one can do: not a rapid guess, not yet to be marked, nor left blank by who gave up. */

@@ -162,7 +162,7 @@ final readonly class KeyGate
     {
         $untold = [];
         foreach ($asked as $position => $question) {
-            if (isset($held[$question]) && $held[$question]->began < (int) $sitting->ended_ms) {
+            if (isset($held[$question]) && $held[$question]->withholds((int) $sitting->ended_ms)) {
                 $untold[$position] = $held[$question];
             }
         }

@@ -12,6 +12,17 @@ final readonly class RunningSitting
     {
     }
 
+    /**
+     * Whether it keeps back what came of an answer to one of its questions: what was settled before it began was told
+     * then.
+     *
+     * @param  int  $settled  Unix milliseconds
+     */
+    public function withholds(int $settled): bool
+    {
+        return $this->began < $settled;
+    }
+
     public function earlier(self $other): self
     {
         return $other->began < $this->began ? $other : $this;
