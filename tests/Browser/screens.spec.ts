@@ -115,6 +115,29 @@ test('the exam is the person’s: whoever signs in next on this machine has thei
   await other.close();
 });
 
+test('a screen that is asked for before anything else has come is the one that comes', async ({ page }) => {
+  const held = { exams: () => {}, screen: () => {} };
+  const hold = async (what: keyof typeof held, address: RegExp) => {
+    const free = new Promise<void>((release) => (held[what] = release));
+    await page.route(address, async (route) => {
+      await free;
+      await route.continue();
+    });
+  };
+  await hold('exams', /\/api\/exams$/);
+  await hold('screen', /\/ProgressScreen-.*\.js$/);
+  await signInAs(page, 'Tamsin Orrel');
+  await page.getByRole('link', { name: 'Progress', exact: true }).click();
+  // Today, which is still shown, hears of its exam: it must not put its own address over the one asked for.
+  const heard = page.waitForResponse(/\/api\/exams$/);
+  held.exams();
+  await heard;
+  await expect(page.getByRole('combobox', { name: 'Exam' })).toBeVisible();
+  held.screen();
+  await expect(page.getByRole('heading', { name: 'Where you stand' })).toBeVisible();
+  await expect(page).toHaveURL(/\/progress\?exam=upland-guide$/);
+});
+
 test('the other exam has its own topics, bank and handbook', async ({ page }) => {
   await signInAs(page, 'Wren Ashlock');
   await page.getByRole('combobox', { name: 'Exam' }).selectOption({ label: 'Corvane Refuge Warden Certificate' });

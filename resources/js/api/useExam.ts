@@ -47,16 +47,17 @@ export function useExam() {
 export function useExamOfScreen() {
   const found = useExam();
   const { exam } = found;
-  const { search, hash, state } = useLocation();
+  const { pathname, search, hash, state } = useLocation();
   const navigate = useNavigate();
   useEffect(() => {
     if (!exam) return;
     goTo(exam);
     const told = new URLSearchParams(search);
-    if (told.has('exam')) return;
+    // While another screen is being fetched this one is still shown, and the address is that one's already.
+    if (told.has('exam') || window.location.pathname !== pathname) return;
     told.set('exam', exam);
     void navigate({ search: told.toString(), hash }, { replace: true, state: { ...(state as object), ours: true } });
-  }, [exam, search, hash, state, navigate]);
+  }, [exam, pathname, search, hash, state, navigate]);
   return found;
 }
 
