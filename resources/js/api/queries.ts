@@ -1,8 +1,41 @@
-import { keepPreviousData, QueryClient, queryOptions } from '@tanstack/react-query';
+import { keepPreviousData, MutationCache, QueryClient, queryOptions, type QueryKey } from '@tanstack/react-query';
 import { api, ask, Refused, Unreachable, type View } from './client';
 import { rememberedWho, rememberWho } from './who';
 
-export const queries = new QueryClient({
+declare module '@tanstack/react-query' {
+  interface Register {
+    mutationMeta: {
+      /** The queries that a change makes stale, by how their keys begin: it says so itself. */
+      invalidates?: readonly QueryKey[];
+    };
+  }
+}
+
+/** Of a change that may show anywhere. */
+export const EVERYTHING: readonly QueryKey[] = [[]];
+
+/** Of a test that was made, begun, thrown away or had back: lists of tests, and what is drawn from. */
+export const TESTS: readonly QueryKey[] = [
+  ['tests'],
+  ['today'],
+  ['ready'],
+  ['builder'],
+  ['facets'],
+  ['count'],
+  ['mastery'],
+  ['progress'],
+];
+
+/** Also after a refusal: what was refused may have changed elsewhere. */
+const renew = async (meta: { invalidates?: readonly QueryKey[] } | undefined) => {
+  await Promise.all((meta?.invalidates ?? []).map((queryKey) => queries.invalidateQueries({ queryKey })));
+};
+
+export const queries: QueryClient = new QueryClient({
+  mutationCache: new MutationCache({
+    onSuccess: (_data, _variables, _context, mutation) => renew(mutation.meta),
+    onError: (_error, _variables, _context, mutation) => renew(mutation.meta),
+  }),
   defaultOptions: {
     queries: {
       staleTime: 10_000,

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import type { View } from './client';
-import { queries } from './queries';
+import { TESTS } from './queries';
 
 type Make = () => Promise<View<'Built'>>;
 
@@ -10,10 +10,8 @@ export function useBegin() {
   const navigate = useNavigate();
   const { mutate, isPending, isError, error } = useMutation({
     mutationFn: ({ make }: { make: Make; atOnce: boolean }) => make(),
-    onSuccess: ({ sitting }, { atOnce }) => {
-      for (const queryKey of [['today'], ['tests'], ['ready']]) void queries.invalidateQueries({ queryKey });
-      void navigate(atOnce ? `/sit/${sitting}` : `/briefing/${sitting}`);
-    },
+    meta: { invalidates: TESTS },
+    onSuccess: ({ sitting }, { atOnce }) => void navigate(atOnce ? `/sit/${sitting}` : `/briefing/${sitting}`),
   });
   return { go: (make: Make, atOnce = false) => mutate({ make, atOnce }), isPending, isError, error };
 }

@@ -1,7 +1,7 @@
 import { useMutation, type UseMutationOptions } from '@tanstack/react-query';
 import { useState } from 'react';
 
-type Ways = Pick<UseMutationOptions<unknown, Error, boolean>, 'networkMode' | 'onSuccess'>;
+type Ways = Pick<UseMutationOptions<unknown, Error, boolean>, 'networkMode' | 'onSuccess' | 'meta'>;
 
 /** A box that is kept elsewhere: seen in the same moment as it is ticked, and taken back where it cannot be kept. */
 export function useKeptTick(known: boolean, keep: (on: boolean) => Promise<unknown>, ways: Ways = {}) {

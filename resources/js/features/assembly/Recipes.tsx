@@ -1,8 +1,8 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery, type QueryKey } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type View } from '../../api/client';
 import { RecipeRequest } from '../../api/limits';
-import { queries, recipes } from '../../api/queries';
+import { recipes } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
 import { choicesOf, recipeOf } from './recipe';
@@ -13,14 +13,12 @@ export function Recipes({ exam, build }: { exam: string; build: Building }) {
   const kept = useQuery(recipes(exam));
   const [name, setName] = useState<string | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
-  const again = () => queries.invalidateQueries({ queryKey: ['recipes', exam] });
+  const meta = { invalidates: [recipes(exam).queryKey] };
   const keeping = useMutation({
     mutationFn: (called: string) =>
       ask(api.POST('/api/exams/{exam}/recipes', { params: { path: { exam } }, body: { ...build.body, name: called } })),
-    onSuccess: () => {
-      setName(null);
-      return again();
-    },
+    meta,
+    onSuccess: () => setName(null),
   });
   const proposed = build.name ?? build.count?.name ?? '';
   return (
@@ -38,7 +36,7 @@ export function Recipes({ exam, build }: { exam: string; build: Building }) {
             key={recipe.id}
             recipe={recipe}
             build={build}
-            again={again}
+            stale={meta.invalidates}
             chosen={recipe.id === chosen}
             onChoose={() => setChosen(recipe.id)}
           />
@@ -68,30 +66,30 @@ export function Recipes({ exam, build }: { exam: string; build: Building }) {
 function Kept(props: {
   recipe: View<'KeptRecipe'>;
   build: Building;
-  again: () => Promise<void>;
+  /** What a change of it makes stale. */
+  stale: readonly QueryKey[];
   /** Whether the choices were brought back from it. */
   chosen: boolean;
   onChoose: () => void;
 }) {
-  const { recipe, build, again, chosen, onChoose } = props;
+  const { recipe, build, stale, chosen, onChoose } = props;
   const [name, setName] = useState<string | null>(null);
   const params = { path: { recipe: recipe.id } };
+  const meta = { invalidates: stale };
   const renaming = useMutation({
     mutationFn: (called: string) =>
       ask(api.PUT('/api/recipes/{recipe}', { params, body: { ...recipe.choices, name: called } })),
-    onSuccess: () => {
-      setName(null);
-      return again();
-    },
+    meta,
+    onSuccess: () => setName(null),
   });
   const deleting = useMutation({
     mutationFn: () => ask(api.DELETE('/api/recipes/{recipe}', { params })),
-    onSuccess: again,
+    meta,
   });
   const changing = useMutation({
     mutationFn: () =>
       ask(api.PUT('/api/recipes/{recipe}', { params, body: { ...build.body, name: build.name ?? recipe.name } })),
-    onSuccess: again,
+    meta,
   });
   // Brought back, and other choices have been made since.
   const changed =

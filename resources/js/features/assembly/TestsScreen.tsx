@@ -3,7 +3,7 @@ import clsx from 'clsx';
 import { useDeferredValue, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { api, ask, type View } from '../../api/client';
-import { queries, tests } from '../../api/queries';
+import { TESTS, tests } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
@@ -193,17 +193,10 @@ function Sorted(props: { order: Order; wanted: Wanted; want: (part: Partial<Want
   );
 }
 
-const again = () =>
-  Promise.all(
-    [['tests'], ['today'], ['ready'], ['builder'], ['facets'], ['count'], ['mastery'], ['progress']].map((queryKey) =>
-      queries.invalidateQueries({ queryKey }),
-    ),
-  );
-
 function Deleted({ gone }: { gone: View<'DeletedLine'> }) {
   const restoring = useMutation({
     mutationFn: () => ask(api.POST('/api/sittings/{sitting}/restore', { params: { path: { sitting: gone.id } } })),
-    onSettled: again,
+    meta: { invalidates: TESTS },
   });
   return (
     <Notice
@@ -316,7 +309,7 @@ function Actions({ line, onDone, onHold }: { line: Line; onDone: () => void; onH
     begin.go(() => ask(api.POST('/api/sittings/{sitting}/again', { ...path, body: { how } })));
   const doing = useMutation({
     mutationFn: (what: () => Promise<unknown>) => what(),
-    onSuccess: again,
+    meta: { invalidates: TESTS },
   });
   const failed = begin.error ?? doing.error;
   const small = (label: string, onUse: () => void) => (

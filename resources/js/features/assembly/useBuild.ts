@@ -2,7 +2,7 @@ import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api, ask, type View } from '../../api/client';
-import { queries } from '../../api/queries';
+import { TESTS } from '../../api/queries';
 import { faultsOf, read, recipeOf, SHORT, totalOf, usualOf, written, type Choices } from './recipe';
 
 /** The address of some choices: a link to it builds the same for somebody else, of their own pools. */
@@ -95,14 +95,12 @@ export function useBuild(page: View<'Builder'>) {
   });
   const building = useMutation({
     mutationFn: () => ask(api.POST('/api/exams/{exam}/tests', { params: { path }, body })),
-    onSuccess: ({ sitting }) => {
-      void queries.invalidateQueries({ queryKey: ['today'] });
-      void navigate(atOnce ? `/sit/${sitting}` : `/briefing/${sitting}`);
-    },
+    meta: { invalidates: TESTS },
+    onSuccess: ({ sitting }) => void navigate(atOnce ? `/sit/${sitting}` : `/briefing/${sitting}`),
   });
   const keeping = useMutation({
     mutationFn: (of: typeof body) => ask(api.POST('/api/exams/{exam}/tests', { params: { path }, body: of })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['today'] }),
+    meta: { invalidates: TESTS },
   });
   const total = totalOf(choices);
   // Until the server has counted what was picked, nobody knows how many that is.

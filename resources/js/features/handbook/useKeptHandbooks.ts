@@ -1,5 +1,5 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { queries, session } from '../../api/queries';
+import { session } from '../../api/queries';
 import { dropHandbook, handbooksHere, takeHandbook } from '../sitting/packs/handbooks';
 
 /** The handbooks on this device, and what takes one along or clears it away. */
@@ -7,18 +7,18 @@ export function useKeptHandbooks() {
   const owner = useQuery(session).data?.user?.email ?? '';
   const here = handbooksHere(owner);
   const all = useQuery(here);
-  const done = () => queries.invalidateQueries({ queryKey: here.queryKey });
+  const meta = { invalidates: [here.queryKey] };
   return {
     all: all.data,
     isPending: all.isPending,
     taking: useMutation({
       mutationFn: (exam: string) => takeHandbook(owner, exam),
-      onSuccess: done,
+      meta,
       networkMode: 'always',
     }),
     clearing: useMutation({
       mutationFn: (exam: string) => dropHandbook(owner, exam),
-      onSuccess: done,
+      meta,
       networkMode: 'always',
     }),
   };

@@ -1,6 +1,6 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { api, ask, type View } from '../../api/client';
-import { pagesKept, queries } from '../../api/queries';
+import { pagesKept } from '../../api/queries';
 
 type PageKept = Pick<View<'PageKept'>, 'note' | 'highlights' | 'step' | 'finished'>;
 
@@ -14,17 +14,17 @@ const NOTHING: PageKept = { note: '', highlights: [], step: 0, finished: false }
 export function usePage(exam: string, code: string) {
   const params = { path: { exam, section: code } };
   const all = useQuery(pagesKept(exam));
-  const again = { onSettled: () => queries.invalidateQueries({ queryKey: pagesKept(exam).queryKey }) };
+  const meta = { invalidates: [pagesKept(exam).queryKey] };
   const noting = useMutation({
     mutationFn: (note: string) => ask(api.PUT('/api/exams/{exam}/handbook/{section}/note', { params, body: { note } })),
     scope: { id: `note-${exam}-${code}` },
-    ...again,
+    meta,
   });
   const highlighting = useMutation({
     mutationFn: (highlights: PageKept['highlights']) =>
       ask(api.PUT('/api/exams/{exam}/handbook/{section}/highlights', { params, body: { highlights } })),
     scope: { id: `highlights-${exam}-${code}` },
-    ...again,
+    meta,
   });
   const reading = useMutation({
     mutationFn: (body: Pick<PageKept, 'step' | 'finished'>) =>
@@ -36,7 +36,7 @@ export function usePage(exam: string, code: string) {
           keepalive: true,
         }),
       ),
-    ...again,
+    meta,
   });
   const kept = all.data?.pages.find((page) => page.code === code) ?? NOTHING;
   return {

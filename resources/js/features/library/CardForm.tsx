@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useId, useLayoutEffect, useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
@@ -19,13 +19,10 @@ export function CardForm(props: {
   onClose: () => void;
 }) {
   const [sides, setSides] = useState(props.sides);
-  const known = useQueryClient();
   const keeping = useMutation({
     mutationFn: () => props.keep(sides),
-    onSuccess: async () => {
-      await known.invalidateQueries({ queryKey: ['cards'] });
-      props.onClose();
-    },
+    meta: { invalidates: [['cards']] },
+    onSuccess: () => props.onClose(),
   });
   const changed = sides.front !== props.sides.front || sides.back !== props.sides.back;
   const close = () => {

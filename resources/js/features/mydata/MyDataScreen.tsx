@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type View } from '../../api/client';
-import { queries } from '../../api/queries';
+import { EVERYTHING } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { FileField } from '../../ui/FileField';
 import { downloadBlob } from '../../ui/download';
@@ -78,7 +78,7 @@ function In() {
           headers: { 'Content-Type': 'application/zip' },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries(),
+    meta: { invalidates: EVERYTHING },
   });
   return (
     <section className="grid gap-3" aria-labelledby="in">

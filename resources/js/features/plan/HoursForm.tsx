@@ -1,9 +1,9 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { X } from 'lucide-react';
 import { useId, useState } from 'react';
 import { api, ask, type View } from '../../api/client';
-import { plan as planOf } from '../../api/queries';
+import { plan as planOf, today } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { plainDate } from '../../ui/dates';
@@ -14,7 +14,6 @@ const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 /** How many hours there are, and on which days. */
 export function HoursForm({ plan }: { plan: View<'Plan'> }) {
   const { exam } = plan;
-  const known = useQueryClient();
   const [hours, setHours] = useState(plan.hoursWeek === null ? '' : String(plan.hoursWeek));
   const [weekdaysOff, setWeekdaysOff] = useState<readonly number[]>(plan.weekdaysOff);
   const [datesOff, setDatesOff] = useState<readonly string[]>(plan.datesOff);
@@ -31,11 +30,7 @@ export function HoursForm({ plan }: { plan: View<'Plan'> }) {
           },
         }),
       ),
-    onSuccess: () =>
-      Promise.all([
-        known.invalidateQueries({ queryKey: planOf(exam).queryKey }),
-        known.invalidateQueries({ queryKey: ['today', exam] }),
-      ]),
+    meta: { invalidates: [planOf(exam).queryKey, today(exam).queryKey] },
   });
   return (
     <form

@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, ask, type View } from '../../api/client';
 import { cohort as cohortOf } from '../../api/queries';
@@ -106,11 +106,10 @@ function Topics({ topics }: { topics: readonly View<'CohortTopic'>[] }) {
 }
 
 function TakesPart({ exam, takesPart }: { exam: string; takesPart: boolean }) {
-  const known = useQueryClient();
   const part = useKeptTick(
     takesPart,
     (yes) => ask(api.PUT('/api/exams/{exam}/cohort', { params: { path: { exam } }, body: { takesPart: yes } })),
-    { onSuccess: () => known.invalidateQueries({ queryKey: cohortOf(exam).queryKey }) },
+    { meta: { invalidates: [cohortOf(exam).queryKey] } },
   );
   return (
     <Figure title="Your part in it">

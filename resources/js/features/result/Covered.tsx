@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { api, ask, Refused } from '../../api/client';
-import { queries } from '../../api/queries';
+import { EVERYTHING } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
 import { Notice } from '../../ui/Notice';
@@ -32,11 +32,9 @@ export function StillNew({ sitting, positions, show, again, children }: Asked & 
           body: { positions: positions && [...positions] },
         }),
       ),
-    onSuccess: async () => {
-      // Pools and counts have changed with it.
-      await queries.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'explanation' });
-      again();
-    },
+    // Pools and counts have changed with it.
+    meta: { invalidates: EVERYTHING },
+    onSuccess: again,
   });
   return (
     <div className="grid gap-3">

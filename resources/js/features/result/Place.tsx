@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, ask, type View } from '../../api/client';
 import { result as resultOf } from '../../api/queries';
@@ -116,12 +115,11 @@ function Attempts({ attempts, sitting }: { attempts: readonly View<'Attempt'>[];
 /** Those who share the test. Each is seen only with their word, and only by those who have given theirs. */
 function Group({ result, agrees }: { result: View<'Result'>; agrees: boolean }) {
   const { sitting, place } = result;
-  const known = useQueryClient();
   const agreeing = useKeptTick(
     agrees,
     (yes) =>
       ask(api.PUT('/api/sittings/{sitting}/comparison', { params: { path: { sitting } }, body: { agrees: yes } })),
-    { onSuccess: () => known.invalidateQueries({ queryKey: resultOf(sitting).queryKey }) },
+    { meta: { invalidates: [resultOf(sitting).queryKey] } },
   );
   return (
     <Figure title="Those who share this test">

@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask } from '../../api/client';
 import { Button } from '../../ui/Button';
@@ -9,7 +9,6 @@ import { count } from '../../ui/words';
 /** Takes a file of cards in: comma-separated values, or plain text. */
 export function BringCards({ exam, onClose }: { exam: string; onClose: () => void }) {
   const [file, setFile] = useState<File | null>(null);
-  const known = useQueryClient();
   const bringing = useMutation({
     mutationFn: async (file: File) =>
       ask(
@@ -18,7 +17,7 @@ export function BringCards({ exam, onClose }: { exam: string; onClose: () => voi
           body: { form: file.name.toLowerCase().endsWith('.csv') ? 'csv' : 'text', text: await file.text() },
         }),
       ),
-    onSuccess: () => known.invalidateQueries({ queryKey: ['cards'] }),
+    meta: { invalidates: [['cards']] },
   });
   const done = bringing.data;
   return (

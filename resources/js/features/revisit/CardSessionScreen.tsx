@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { api, ask, Refused, type View } from '../../api/client';
 import { cards } from '../../api/queries';
@@ -58,7 +58,6 @@ function Session({ cards, again }: { cards: Card[]; again: () => void }) {
   const [turned, setTurned] = useState(false);
   const [gone, setGone] = useState<Card[]>([]);
   const [told, setTold] = useState('');
-  const known = useQueryClient();
   const heading = useRef<HTMLHeadingElement>(null);
   const turn = useRef<HTMLButtonElement>(null);
   const back = useRef<HTMLElement>(null);
@@ -71,7 +70,7 @@ function Session({ cards, again }: { cards: Card[]; again: () => void }) {
     retryDelay: 4000,
     networkMode: 'always',
     onSuccess: (card) => setTold(card.due ? `It comes back on ${weekday(card.due)}.` : ''),
-    onSettled: () => Promise.all(['cards', 'today'].map((what) => known.invalidateQueries({ queryKey: [what] }))),
+    meta: { invalidates: [['cards'], ['today']] },
   });
   const card = deck.cards[at];
   const grade = (grade: Grade) => {

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useId, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, type View } from '../../api/client';
@@ -122,17 +122,16 @@ function said(view: Cards): string {
 
 function Row({ exam, card, today }: { exam: string; card: Card; today: string }) {
   const id = useId();
-  const known = useQueryClient();
   const [open, setOpen] = useState(false);
   const [changing, setChanging] = useState(false);
   const [leaving, setLeaving] = useState(false);
   const path = { path: { card: card.id } };
-  const after = { onSuccess: () => known.invalidateQueries({ queryKey: ['cards'] }) };
+  const meta = { invalidates: [['cards']] };
   const suspending = useMutation({
     mutationFn: (suspended: boolean) => ask(api.PUT('/api/cards/{card}/state', { params: path, body: { suspended } })),
-    ...after,
+    meta,
   });
-  const leave = useMutation({ mutationFn: () => ask(api.DELETE('/api/cards/{card}', { params: path })), ...after });
+  const leave = useMutation({ mutationFn: () => ask(api.DELETE('/api/cards/{card}', { params: path })), meta });
   const link =
     'inline-flex min-h-11 cursor-pointer items-center text-primary underline underline-offset-4 pointer-fine:min-h-7';
   return (

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { api, ask, type View } from '../../api/client';
@@ -131,7 +131,6 @@ function List({ exam, view, show }: { exam: string; view: Revisits; show: Show }
 }
 
 function Row({ exam, one, today }: { exam: string; one: View<'Revisit'>; today: string }) {
-  const known = useQueryClient();
   const saying = useMutation({
     mutationFn: (body: { suspended: boolean; days: number | null }) =>
       ask(
@@ -140,8 +139,7 @@ function Row({ exam, one, today }: { exam: string; one: View<'Revisit'>; today: 
           body,
         }),
       ),
-    onSuccess: () =>
-      Promise.all(['revisits', 'today', 'plan'].map((what) => known.invalidateQueries({ queryKey: [what, exam] }))),
+    meta: { invalidates: ['revisits', 'today', 'plan'].map((what) => [what, exam]) },
   });
   const small = (label: string, body: { suspended: boolean; days: number | null }, aloud: string) => (
     <button

@@ -2,7 +2,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { api, ask, type View } from '../../api/client';
-import { briefing, queries } from '../../api/queries';
+import { briefing, EVERYTHING, queries } from '../../api/queries';
 import { useExamIs } from '../../api/useExam';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
@@ -285,7 +285,7 @@ function Reserve({ data }: { data: View<'Briefing'> }) {
 function Paper({ data }: { data: View<'Briefing'> }) {
   const choosing = useMutation({
     mutationFn: () => ask(api.POST('/api/sittings/{sitting}/on-paper', { params: { path: { sitting: data.id } } })),
-    onSuccess: () => queries.invalidateQueries(),
+    meta: { invalidates: EVERYTHING },
   });
   const link =
     'inline-flex min-h-11 items-center pointer-fine:min-h-9 cursor-pointer text-primary underline underline-offset-4';

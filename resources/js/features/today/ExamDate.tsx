@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { api, ask, type View } from '../../api/client';
 import { Button } from '../../ui/Button';
@@ -8,7 +8,6 @@ import { count } from '../../ui/words';
 export function ExamDate({ of }: { of: Pick<View<'Today'>, 'exam' | 'examDate' | 'daysToGo'> }) {
   const { exam, examDate, daysToGo } = of;
   const id = useId();
-  const known = useQueryClient();
   const [open, setOpen] = useState(false);
   const [date, setDate] = useState(examDate ?? '');
   const keeping = useMutation({
@@ -19,12 +18,8 @@ export function ExamDate({ of }: { of: Pick<View<'Today'>, 'exam' | 'examDate' |
           body: { examDate: day === '' ? null : day, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone },
         }),
       ),
-    onSuccess: async () => {
-      await Promise.all(
-        ['today', 'plan', 'revisits', 'progress'].map((what) => known.invalidateQueries({ queryKey: [what, exam] })),
-      );
-      setOpen(false);
-    },
+    meta: { invalidates: ['today', 'plan', 'revisits', 'progress'].map((what) => [what, exam]) },
+    onSuccess: () => setOpen(false),
   });
   if (!open)
     return (

@@ -1,7 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, ask, Unreachable, type View } from '../../api/client';
-import { exams, queries, session, today } from '../../api/queries';
+import { exams, session, TESTS, today } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Chip } from '../../ui/Chip';
 import { Covered } from '../../ui/Covered';
@@ -70,7 +70,7 @@ function Today({ exam }: { exam: string }) {
         </section>
         <div className="grid gap-8">
           <BankSeen counts={counts} />
-          <Open open={open} exam={exam} />
+          <Open open={open} />
           <Elsewhere exam={exam} />
         </div>
       </div>
@@ -198,10 +198,10 @@ function howFar(line: View<'OpenSittingLine'>): string {
   return line.begun ? `${line.answered} of ${line.questions} answered` : 'not begun';
 }
 
-function Open({ open, exam }: { open: View<'OpenSittingLine'>[]; exam: string }) {
+function Open({ open }: { open: View<'OpenSittingLine'>[] }) {
   const discarding = useMutation({
     mutationFn: (sitting: string) => ask(api.DELETE('/api/sittings/{sitting}', { params: { path: { sitting } } })),
-    onSettled: () => queries.invalidateQueries({ queryKey: today(exam).queryKey }),
+    meta: { invalidates: TESTS },
   });
   if (open.length === 0) return null;
   return (
