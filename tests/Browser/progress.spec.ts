@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { inDays } from './ownServer';
 import { expectAccessible, expectAccessibleInThemes, expectNoSidewaysScroll, signInAs } from './ways';
 
 test('reading where one stands, and starting what is new in a subtopic', async ({ page }) => {
@@ -49,7 +50,6 @@ for (const [size, width, height] of [
 
 test('the date of the exam is set in one step, and what helps most begins with one click', async ({ page }) => {
   await signInAs(page, 'Noor Selwick');
-  const inDays = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
   await page.getByRole('button', { name: 'When is your exam?' }).click();
   await page.getByLabel('Day of the exam').fill(inDays(30));
   await page.getByRole('button', { name: 'Keep it' }).click();
