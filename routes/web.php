@@ -83,6 +83,7 @@ Route::prefix('api')->group(function (): void {
         Route::get('exams/{exam}/plan/calendar', [PlanController::class, 'calendar']);
         Route::get('exams/{exam}/library', [MetController::class, 'index']);
         Route::post('exams/{exam}/library/table', [MetController::class, 'table']);
+        Route::get('exams/{exam}/close-words', [MetController::class, 'close']);
         Route::get('exams/{exam}/library/{question}', [MetController::class, 'history'])
             ->where('question', '[0-9]{1,12}');
         Route::get('exams/{exam}/gaps', [GapBookController::class, 'index']);
@@ -136,6 +137,8 @@ Route::prefix('api')->group(function (): void {
         Route::post('exams/{exam}/adaptive', [AdaptiveController::class, 'store']);
         Route::post('exams/{exam}/series/{series}/tests/{test}/sittings', [NewSittingController::class, 'series']);
         Route::get('exams/{exam}/sittings', [TestsController::class, 'index']);
+        Route::post('exams/{exam}/library/{question}/sittings', [NewSittingController::class, 'anew'])
+            ->where('question', '[0-9]{1,12}');
         Route::post('shared', [NewSittingController::class, 'join'])->middleware('throttle:doors');
         Route::post('exams/{exam}/papers/{paper}/sittings', [NewSittingController::class, 'paper']);
         Route::get('exams/{exam}/tables', [HandbookController::class, 'tables']);

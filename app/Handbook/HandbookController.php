@@ -8,6 +8,7 @@ use App\Http\Contract\Operation;
 use App\Http\Refusal;
 use App\Question\Exam;
 use App\Question\PlainExcerpt;
+use App\Question\TextSearch;
 use Illuminate\Http\JsonResponse;
 use Uplandia\Core\Assembly\SearchText;
 use Uplandia\Core\Assembly\TextHits;
@@ -56,20 +57,25 @@ final class HandbookController
     }
 
     #[Operation('Find something in the handbook', returns: HandbookHitsView::class)]
-    public function search(HandbookSearchRequest $request, Exam $exam): JsonResponse
+    public function search(HandbookSearchRequest $request, Exam $exam, TextSearch $texts): JsonResponse
     {
-        $hits = new TextHits(SearchText::of($request->string('words')->value()));
+        $search = SearchText::of($request->string('words')->value());
+        $hits = new TextHits($search);
+        $sections = HandbookSection::query()->where('exam_id', $exam->id)->orderBy('position')->get()->keyBy('id');
+        $bodies = $sections->map(fn (HandbookSection $section): string => PlainExcerpt::whole(
+            implode(' ', [$section->body, ...array_column($section->lesson ?? [], 'body')]),
+        ));
+        $whole = $sections->map(
+            fn (HandbookSection $one): string => "{$one->title} {$one->chapter} {$bodies[$one->id]}",
+        );
         $found = [];
-        foreach (HandbookSection::query()->where('exam_id', $exam->id)->orderBy('position')->get() as $section) {
-            $text = PlainExcerpt::whole(implode(' ', [$section->body, ...array_column($section->lesson ?? [], 'body')]));
-            if ($hits->finds("{$section->title} {$section->chapter} {$text}")) {
-                $found[] = new HandbookHitView(
-                    code: $section->code,
-                    chapter: $section->chapter,
-                    title: $section->title,
-                    excerpt: $hits->around($text),
-                );
-            }
+        foreach ($sections->only($texts->among($whole->all(), $search)) as $section) {
+            $found[] = new HandbookHitView(
+                code: $section->code,
+                chapter: $section->chapter,
+                title: $section->title,
+                excerpt: $hits->around((string) $bodies[$section->id]),
+            );
         }
 
         return new JsonResponse(new HandbookHitsView($found));

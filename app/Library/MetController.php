@@ -19,8 +19,14 @@ final readonly class MetController
         'in_gap_book', 'note', 'exam',
     ];
 
-    public function __construct(private MetReader $reader)
+    public function __construct(private MetReader $reader, private CloseWords $close)
     {
+    }
+
+    #[Operation('What may have been meant', returns: CloseWordsView::class)]
+    public function close(CloseWordsRequest $request, Candidacy $candidacy): JsonResponse
+    {
+        return new JsonResponse($this->close->of($candidacy, $request->string('words')->value()));
     }
 
     #[Operation('List what I have met', returns: LibraryView::class)]

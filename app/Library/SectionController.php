@@ -62,7 +62,7 @@ final readonly class SectionController
             name: mb_strimwidth("Quiz: {$title}", 0, 120, '…'),
         );
 
-        return new JsonResponse(new BuiltView($sitting->id), 201);
+        return new JsonResponse(BuiltView::of($sitting), 201);
     }
 
     /**

@@ -6,12 +6,19 @@ namespace App\Question;
 
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use PDO;
 use Uplandia\Core\Assembly\SearchTerm;
 use Uplandia\Core\Assembly\SearchText;
 
-/** Full text by SQLite's own FTS5: case and accents folded. */
+/** Full text by SQLite's own FTS5: case and accents folded, English words by their stems. */
 final class Fts5Search implements TextSearch
 {
+    /** How it takes texts apart. */
+    public const TOKENS = 'porter unicode61 remove_diacritics 2';
+
+    /** Of so many words of the bank that are close to one, it is counted what each finds. */
+    private const CLOSE = 6;
+
     public function keep(int $question, array $texts): void
     {
         $this->forget($question);
@@ -45,6 +52,82 @@ final class Fts5Search implements TextSearch
         return $query
             ->join('question_texts', 'question_texts.rowid', '=', $questionId)
             ->orderByRaw('question_texts.stem collate nocase '.($down ? 'desc' : 'asc'));
+    }
+
+    public function among(array $texts, SearchText $search): array
+    {
+        $asked = array_filter($search->terms, fn (SearchTerm $term): bool => ! $term->without);
+        if ($texts === [] || $asked === []) {
+            return [];
+        }
+        $own = new PDO('sqlite::memory:', options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        $own->exec("create virtual table texts using fts5(body, tokenize = '".self::TOKENS."')");
+        $own->beginTransaction();
+        $keep = $own->prepare('insert into texts (rowid, body) values (?, ?)');
+        $keys = array_keys($texts);
+        foreach ($keys as $row => $key) {
+            $keep->execute([$row + 1, $texts[$key]]);
+        }
+        $without = array_filter($search->terms, fn (SearchTerm $term): bool => $term->without);
+        $expression = implode(' AND ', array_map($this->expression(...), $asked));
+        $find = $own->prepare('select rowid from texts where texts match ? order by rowid');
+        $find->execute([
+            $without === []
+                ? $expression
+                : "({$expression}) NOT (".implode(' OR ', array_map($this->expression(...), $without)).')',
+        ]);
+
+        return array_values(array_map(
+            fn (mixed $row): int|string => $keys[(int) $row - 1],
+            $find->fetchAll(PDO::FETCH_COLUMN),
+        ));
+    }
+
+    public function close(SearchText $search): array
+    {
+        $words = array_column(array_filter($search->terms, fn (SearchTerm $term): bool => ! $term->without), 'words');
+        $found = [];
+        foreach (array_unique(array_merge(...$words)) as $word) {
+            $length = strlen($word);
+            $near = $length < 4 ? [] : DB::table('question_words')
+                ->whereBetween(DB::raw('length(term)'), [$length - 4, $length + 2])
+                ->whereRaw('substr(term, 1, 1) = ?', [$word[0]])
+                ->orderByDesc('doc')
+                ->pluck('term')
+                ->all();
+            foreach ($near as $term) {
+                $whole = self::distance($word, (string) $term) <= 2 ? $this->wordOf((string) $term) : null;
+                // What is far from it as a whole is another word.
+                if ($whole !== null && $whole !== $word && levenshtein($whole, $word) <= 2) {
+                    $found[$whole] = levenshtein($whole, $word);
+                }
+            }
+        }
+        asort($found);
+
+        return array_map(strval(...), array_slice(array_keys($found), 0, self::CLOSE));
+    }
+
+    /** How far a word is from a stem: what the stem has lost at its end does not count. */
+    private static function distance(string $word, string $stem): int
+    {
+        return min(
+            levenshtein($word, $stem),
+            levenshtein(substr($word, 0, strlen($stem)), $stem),
+            levenshtein(substr($word, 0, strlen($stem) + 1), $stem),
+        );
+    }
+
+    /** A word as it is written somewhere, of which the index knows the stem; null: none that can be told. */
+    private function wordOf(string $stem): ?string
+    {
+        $text = DB::table('question_texts')
+            ->whereRaw('question_texts match ?', ['"'.$stem.'"*'])
+            ->selectRaw("stem || ' ' || parts || ' ' || exhibits || ' ' || topic as said")
+            ->value('said');
+        $words = preg_match_all('/(?<![\p{L}\p{N}])'.preg_quote($stem, '/').'\p{L}*/iu', (string) $text, $found);
+
+        return $words === 0 || $words === false ? null : mb_strtolower($found[0][0]);
     }
 
     /** The words hold letters and figures only, so nothing in them can be taken for an operator. */

@@ -22,6 +22,17 @@ interface TextSearch
     /** Narrows a query to questions in which a search finds something. */
     public function narrow(Builder $query, string $questionId, SearchText $search): Builder;
 
+    /**
+     * Which of a few texts it finds something in, such as the pages of a handbook: as it does in questions.
+     *
+     * @param  array<int|string, string>  $texts
+     * @return list<int|string> their keys; an empty search finds nothing
+     */
+    public function among(array $texts, SearchText $search): array;
+
+    /** @return list<string> words of the bank that are spelt much like those of a search, the closest first */
+    public function close(SearchText $search): array;
+
     /** Puts questions in the order of their stems as words: marks of Markdown and TeX that nobody sees don't count. */
     public function inOrderOfStems(Builder $query, string $questionId, bool $down): Builder;
 }

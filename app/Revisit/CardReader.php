@@ -10,12 +10,12 @@ use App\Database\Pages;
 use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Question\PlainExcerpt;
+use App\Question\TextSearch;
 use App\Sitting\KeyGate;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 use Uplandia\Core\Assembly\SearchText;
-use Uplandia\Core\Assembly\TextHits;
 use Uplandia\Core\Revisit\CardFaces;
 
 /** Reads a candidate's cards. */
@@ -23,8 +23,11 @@ final readonly class CardReader
 {
     private const PAGE = 50;
 
-    public function __construct(private KeyGate $gate, private ClockInterface $clock)
-    {
+    public function __construct(
+        private KeyGate $gate,
+        private ClockInterface $clock,
+        private TextSearch $texts,
+    ) {
     }
 
     public function of(
@@ -157,16 +160,13 @@ final readonly class CardReader
      */
     private function finding(Builder $cards, string $words, array $covered): array
     {
-        $hits = new TextHits(SearchText::of($words));
-        $found = [];
+        $texts = [];
         foreach ($cards->toBase()->get(['id', 'front', 'back', 'question_id']) as $row) {
             $back = isset($covered[(int) $row->question_id]) ? '' : (string) $row->back;
-            if ($hits->finds(PlainExcerpt::whole("{$row->front} {$back}"))) {
-                $found[] = (string) $row->id;
-            }
+            $texts[(string) $row->id] = PlainExcerpt::whole("{$row->front} {$back}");
         }
 
-        return $found;
+        return array_map(strval(...), $this->texts->among($texts, SearchText::of($words)));
     }
 
     /** The day on which the next card after today comes back. */

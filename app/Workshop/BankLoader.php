@@ -264,6 +264,14 @@ final readonly class BankLoader
             ->update(['version_id' => $id]);
     }
 
+    /** Of both levels: who looks for a topic finds what is under it. */
+    private static function topicNames(Topic $topic): string
+    {
+        $top = $topic->parent_id === null ? null : Topic::query()->find($topic->parent_id);
+
+        return $top === null ? $topic->name : "{$top->name} {$topic->name}";
+    }
+
     /**
      * Until a cohort has answered this version, it is as difficult as its author says.
      *
@@ -325,7 +333,7 @@ final readonly class BankLoader
                 $tags,
             ),
         );
-        $this->search->keep($id, SearchableText::of($entry, $topic->name, $shown));
+        $this->search->keep($id, SearchableText::of($entry, self::topicNames($topic), $shown));
 
         return $id;
     }

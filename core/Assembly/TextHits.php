@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Uplandia\Core\Assembly;
 
-/** Finds a search in a few texts that are read whole, such as the pages of a handbook. */
+/** Shows where in a text a search has found something. */
 final readonly class TextHits
 {
     /** Letters of what is shown around the first hit. */
@@ -16,28 +16,13 @@ final readonly class TextHits
     {
     }
 
-    /** Whether all that is asked for is in it, and nothing that is not wanted. An empty search finds nothing. */
-    public function finds(string $text): bool
-    {
-        $words = self::words($text);
-        $asked = false;
-        foreach ($this->search->terms as $term) {
-            $asked = $asked || ! $term->without;
-            if (str_contains($words, self::phrase($term)) === $term->without) {
-                return false;
-            }
-        }
-
-        return $asked;
-    }
-
     /** Some words around the first hit; the beginning where there is none. */
     public function around(string $text): string
     {
         $text = trim((string) preg_replace('/\s+/u', ' ', $text));
         $at = false;
         foreach ($this->search->terms as $term) {
-            $at = $term->without || $at !== false ? $at : mb_stripos($text, $term->words[0]);
+            $at = $term->without || $at !== false ? $at : self::first($text, $term->words[0]);
         }
         $from = max(0, (int) $at - self::AROUND);
         // Not in the middle of a word.
@@ -47,13 +32,16 @@ final readonly class TextHits
         return ($from === 0 ? '' : '…').rtrim($part).($from + self::MOST < mb_strlen($text) ? '…' : '');
     }
 
-    private static function words(string $text): string
+    /** Where a word begins, or else one of the same stem: its end may be another. */
+    private static function first(string $text, string $word): int|false
     {
-        return ' '.trim((string) preg_replace('/[^\p{L}\p{N}\p{M}]+/u', ' ', mb_strtolower($text))).' ';
-    }
+        foreach ([$word, mb_substr($word, 0, max(4, mb_strlen($word) - 3))] as $beginning) {
+            $at = mb_stripos($text, $beginning);
+            if ($at !== false) {
+                return $at;
+            }
+        }
 
-    private static function phrase(SearchTerm $term): string
-    {
-        return ' '.implode(' ', $term->words).($term->prefix ? '' : ' ');
+        return false;
     }
 }

@@ -246,3 +246,23 @@ test('a link builds the same for somebody else, of the exam it names', async ({ 
   await page.goto('/build?exam=the-moon');
   await expect(page.getByText('The address names an exam that is not here. This is Corvane')).toBeVisible();
 });
+
+test('a word that finds nothing leads to the right one, to its topic and to its page', async ({ page }) => {
+  await signInAs(page, 'Petra Quill');
+  await page.goto('/build?pools=');
+  const find = page.getByRole('searchbox', { name: 'Find in all questions' });
+  await find.fill('lightening');
+  const close = page.getByRole('button', { name: /^lightning, \d+$/ });
+  const n = Number(/\d+/.exec((await close.textContent()) ?? '')?.[0]);
+  expect(n).toBeGreaterThan(1);
+  await expectAccessible(page, 'main');
+  await close.click();
+  await expect(find).toHaveValue('lightning');
+  await expect(page.getByText(`${n} questions to draw from`)).toBeVisible();
+  // The name of a topic finds what is under it.
+  await find.fill('Mountain weather');
+  await expect(page.getByText(/[2-9]\d questions to draw from/)).toBeVisible();
+  await page.goto('/library');
+  await page.getByRole('searchbox').fill('lightening');
+  await expect(page.getByText('In the handbook:')).toBeVisible();
+});

@@ -281,6 +281,13 @@ export const sectionQuestions = (exam: string, code: string) =>
     staleTime: 0,
   });
 
+export const closeWords = (exam: string, words: string) =>
+  queryOptions({
+    queryKey: ['close words', exam, words],
+    queryFn: () => ask(api.GET('/api/exams/{exam}/close-words', { params: { path: { exam }, query: { words } } })),
+    staleTime: 5 * 60_000,
+  });
+
 export const tables = (exam: string) =>
   queryOptions({
     queryKey: ['tables', exam],

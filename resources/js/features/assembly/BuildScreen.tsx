@@ -13,6 +13,7 @@ import { useTitle } from '../../ui/useTitle';
 import { count, MODES as MODE_NAMES } from '../../ui/words';
 import { useExamOfScreen } from '../../api/useExam';
 import { Narrow } from './Narrow';
+import { CloseWords } from '../library/CloseWords';
 import { Picks } from './Picks';
 import { KINDS } from '../question/kindNames';
 import { MODES, PENALTIES, POOLS, toggled, type Choices, type Mode, type Pool, type Spread } from './recipe';
@@ -105,6 +106,14 @@ function Build({ page }: { page: View<'Builder'> }) {
           <p id="find-hint" className={faults.words ? 'text-error' : 'sr-only'}>
             {faults.words ?? 'Searches what can be seen of each question, its exhibits, topic and tags.'}
           </p>
+          {build.count?.shortfall && choices.words.trim() !== '' && (
+            <CloseWords
+              exam={page.exam}
+              words={choices.words}
+              onWords={(words) => change({ words })}
+              onTopic={(code) => change({ words: '', topics: [code] })}
+            />
+          )}
           <TopicTree
             topics={page.topics}
             chosen={choices.topics}

@@ -3,6 +3,7 @@ import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import { handbookHits } from '../../api/queries';
 import { count } from '../../ui/words';
+import { CloseWords } from '../library/CloseWords';
 import { SearchField } from '../../ui/SearchField';
 
 /** Finds words in the whole handbook. */
@@ -25,6 +26,7 @@ export function Find({ exam }: { exam: string }) {
                   ? 'No page has all of these words.'
                   : `Found on ${count(hits.length, 'page')}.`}
           </p>
+          {found.isSuccess && hits.length === 0 && <CloseWords exam={exam} words={asked} onWords={setWords} />}
           <ul className="max-h-80 overflow-y-auto">
             {hits.map((hit) => (
               <li key={hit.code} className="border-t border-base-300 py-1">

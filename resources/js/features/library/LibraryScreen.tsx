@@ -23,6 +23,8 @@ import { useInAddress } from '../../ui/useInAddress';
 import { useTitle } from '../../ui/useTitle';
 import { count, dayTime, duration, MODES, percent } from '../../ui/words';
 import { POOLS, readMet, writeMet, type Wanted } from './libraryFilters';
+import { Anew } from './Anew';
+import { CloseWords } from './CloseWords';
 import { ReviewLink } from './ReviewLink';
 import { StarAndNote } from './StarAndNote';
 
@@ -66,6 +68,14 @@ function Met({ exam }: { exam: string }) {
       {all.met.length === 0 ? (
         narrowed ? (
           <Empty title="No question you have met is like that.">
+            {wanted.words && (
+              <CloseWords
+                exam={exam}
+                words={wanted.words}
+                onWords={(words) => want({ words })}
+                onTopic={(topic) => want({ words: null, topic })}
+              />
+            )}
             <Button onClick={() => choose({ page: 1 })}>Show all of them</Button>
           </Empty>
         ) : (
@@ -156,6 +166,11 @@ function Row({ elsewhere, one }: { elsewhere: boolean; one: View<'Met'> }) {
       {open && (
         <div id={id} className="mt-1 ml-8 grid gap-2 border-l-2 border-base-300 pl-3">
           <History exam={exam} question={one.question} />
+          {one.outcome && (
+            <div>
+              <Anew exam={exam} question={one.question} />
+            </div>
+          )}
           {one.sitting !== null && <StarAndNote sitting={one.sitting} position={one.position ?? 0} />}
         </div>
       )}

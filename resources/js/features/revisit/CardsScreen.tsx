@@ -22,6 +22,7 @@ import { useInAddress } from '../../ui/useInAddress';
 import { useTitle } from '../../ui/useTitle';
 import { count, percent } from '../../ui/words';
 import { CardForm } from '../library/CardForm';
+import { CloseWords } from '../library/CloseWords';
 import { BringCards } from './BringCards';
 import { readCards, writeCards, type CardsWanted } from './cardFilters';
 
@@ -88,7 +89,9 @@ function All({ exam }: { exam: string }) {
             />
           </div>
           {view.cards.length === 0 ? (
-            <Empty title={wanted.words ? 'No card has all of these words.' : 'There is no such card.'} />
+            <Empty title={wanted.words ? 'No card has all of these words.' : 'There is no such card.'}>
+              {wanted.words && <CloseWords exam={exam} words={wanted.words} onWords={(words) => want({ words })} />}
+            </Empty>
           ) : (
             <ul className="border-b border-base-300">
               {view.cards.map((card) => (

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Question\Candidacy;
+use App\Question\SyllabusTopic;
+use App\Question\TextSearch;
+use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\SearchText;
+
+/** Where a search finds nothing: other spellings, and topics and pages of the handbook that are called so. */
+final readonly class CloseWords
+{
+    private const MOST = 6;
+
+    public function __construct(private TextSearch $texts)
+    {
+    }
+
+    public function of(Candidacy $candidacy, string $asked): CloseWordsView
+    {
+        $search = SearchText::of($asked);
+        $words = [];
+        foreach ($this->texts->close($search) as $word) {
+            $n = $this->texts->narrow(
+                DB::table('questions')->where('exam_id', $candidacy->exam->id)->whereNull('retired_at'),
+                'questions.id',
+                SearchText::of($word),
+            )->count();
+            if ($n > 0) {
+                $words[] = new CloseWordView($word, $n);
+            }
+        }
+        $meant = array_map(fn (CloseWordView $close): SearchText => SearchText::of($close->word), $words);
+        $topics = [];
+        foreach ($candidacy->syllabus()->all() as $topic) {
+            $topics[$topic->code] = $topic;
+        }
+        $sections = DB::table('handbook_sections')
+            ->where('exam_id', $candidacy->exam->id)
+            ->orderBy('position')
+            ->get(['code', 'title', 'chapter'])
+            ->keyBy('code');
+
+        return new CloseWordsView(
+            words: $words,
+            topics: array_map(
+                fn (string $code): TopicHitView => new TopicHitView(
+                    code: $code,
+                    name: $topics[$code]->name,
+                    n: self::questions($candidacy, $topics[$code]),
+                ),
+                $this->called(
+                    $search,
+                    $meant,
+                    array_map(fn (SyllabusTopic $topic): string => $topic->name, $topics),
+                ),
+            ),
+            sections: array_map(
+                fn (string $code): SectionHitView => new SectionHitView($code, (string) $sections[$code]?->title),
+                $this->called(
+                    $search,
+                    $meant,
+                    $sections->map(fn (object $one): string => "{$one->title} {$one->chapter}")->all(),
+                ),
+            ),
+        );
+    }
+
+    /**
+     * Those whose name has all of the words, before those that have one of them, or one that is spelt much like it.
+     *
+     * @param  list<SearchText>  $meant  words that are spelt much like one
+     * @param  array<string, string>  $names  by code
+     * @return list<string> codes
+     */
+    private function called(SearchText $search, array $meant, array $names): array
+    {
+        $each = [];
+        foreach ($search->terms as $term) {
+            if (! $term->without) {
+                $each[] = SearchText::of(implode(' ', $term->words));
+            }
+        }
+        $found = [];
+        foreach ([$search, ...$each, ...$meant] as $one) {
+            $found = [...$found, ...$this->texts->among($names, $one)];
+        }
+
+        return array_map(strval(...), array_slice(array_values(array_unique($found)), 0, self::MOST));
+    }
+
+    private static function questions(Candidacy $candidacy, SyllabusTopic $topic): int
+    {
+        $under = $topic->parent === null ? $candidacy->syllabus()->under($topic) : [];
+
+        return $topic->questions + array_sum(array_column($under, 'questions'));
+    }
+}
