@@ -136,7 +136,7 @@ test('no Markdown of one’s own runs a script or asks anybody else for anything
   await page.goto('/handbook/refuge-warden/water.treat');
   await page.getByRole('button', { name: 'Note', exact: true }).click();
   await page.getByLabel('Note', { exact: true }).fill(hostile);
-  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(page.getByText('Picture: a hill')).toBeVisible();
   expect(foreign).toEqual([]);
 });
@@ -149,7 +149,7 @@ test('words marked and notes written in the handbook stay, and are found again',
   await page.getByRole('toolbar', { name: 'The chosen words' }).getByRole('button', { name: 'Mark' }).click();
   await page.getByRole('button', { name: 'Note', exact: true }).click();
   await page.getByLabel('Note', { exact: true }).fill('Count *three* for a kilometre');
-  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(page.locator('em', { hasText: 'three' })).toBeVisible();
   await page.reload();
   await expect

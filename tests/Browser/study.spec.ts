@@ -1,5 +1,5 @@
 import { expect, test, type Browser, type Page, type Route } from '@playwright/test';
-import { OwnServer } from './ownServer';
+import { inDays, OwnServer } from './ownServer';
 import {
   answerAnything,
   begin,
@@ -114,7 +114,6 @@ test('a week: a plan, a miss with its cause and its page, a drill, revisits, a g
   browser,
 }) => {
   const address = await register(page, 'Heather');
-  const inDays = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
   await of(page, 'refuge-warden');
 
   // The plan.
@@ -316,7 +315,7 @@ test('what was met is found by a word of one’s own note, with its history', as
   await expect(page.getByText(/Still known with \d+/)).toBeVisible();
   await page.getByRole('button', { name: 'Note', exact: true }).click();
   await page.getByLabel('Note', { exact: true }).fill('Mind the quagmire');
-  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(page.getByText('Mind the quagmire')).toBeVisible();
   await page.goto('/library');
   await page.getByRole('searchbox').fill('quagmire');

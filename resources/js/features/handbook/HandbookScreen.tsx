@@ -312,8 +312,7 @@ function Section({
           <Note
             note={mine.note}
             ready={mine.ready}
-            keep={(note, done) => mine.noting.mutate(note, { onSuccess: done })}
-            busy={mine.noting.isPending}
+            keep={mine.noting.mutateAsync}
             fault={mine.noting.error}
             draft={`uplandia.note.${exam}.${code}`}
           >

@@ -16,7 +16,8 @@ export function usePage(exam: string, code: string) {
   const all = useQuery(pagesKept(exam));
   const meta = { invalidates: [pagesKept(exam).queryKey] };
   const noting = useMutation({
-    mutationFn: (note: string) => ask(api.PUT('/api/exams/{exam}/handbook/{section}/note', { params, body: { note } })),
+    mutationFn: (note: string) =>
+      ask(api.PUT('/api/exams/{exam}/handbook/{section}/note', { params, body: { note }, keepalive: true })),
     scope: { id: `note-${exam}-${code}` },
     meta,
   });

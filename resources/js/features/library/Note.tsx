@@ -1,17 +1,19 @@
 import { NotebookPen } from 'lucide-react';
-import { useId, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useEffectEvent, useId, useRef, useState, type ReactNode } from 'react';
 import { NoteRequest } from '../../api/limits';
 import { Button } from '../../ui/Button';
 import { NoteText } from './NoteText';
 
-/** A note as it stands, and a field to write it in. */
+/** Whoever stops typing for so long has written something worth keeping. */
+const AT_REST_MS = 700;
+
+/** A note as it stands, and a field to write it in, which keeps what is typed by itself. */
 export function Note(props: {
   /** Markdown; empty: there is none. */
   note: string;
   /** Whether it is known what stands there. */
   ready: boolean;
-  keep: (text: string, done: () => void) => void;
-  busy: boolean;
+  keep: (text: string) => Promise<unknown>;
   fault: Error | null;
   /** Under which what is being typed is held. */
   draft: string;
@@ -20,13 +22,18 @@ export function Note(props: {
   /** Other tools, in front of its own. */
   children?: ReactNode;
 }) {
-  const { note, ready, keep, busy, fault, asked } = props;
+  const { note, ready, fault, asked } = props;
   const id = useId();
-  const [typed, setTyped] = useDraft(props.draft, asked?.current ? note : null);
+  const [typed, setTyped] = useState(() => sessionStorage.getItem(props.draft) ?? (asked?.current ? note : null));
+  const keeping = useKeeping(props.draft, props.keep);
   const opened = useRef(asked?.current ?? false);
   const open = () => {
     opened.current = true;
     setTyped(note);
+  };
+  const close = () => {
+    keeping.now();
+    setTyped(null);
   };
   return (
     <div className="grid max-w-[75ch] gap-2">
@@ -67,21 +74,25 @@ export function Note(props: {
               opened.current = false;
               if (asked) asked.current = false;
             }}
-            onChange={(event) => setTyped(event.target.value)}
+            onChange={(event) => {
+              setTyped(event.target.value);
+              keeping.soon(event.target.value);
+            }}
+            onBlur={keeping.now}
             onKeyDown={(event) => {
               if (event.key !== 'Escape') return;
               event.preventDefault();
-              setTyped(null);
+              close();
             }}
             className="textarea w-full border-base-content/50 text-base"
           />
-          <div className="flex gap-2">
-            <Button small busy={busy} onClick={() => keep(typed, () => setTyped(null))}>
-              Keep the note
+          <div className="flex items-center gap-3">
+            <Button small onClick={close}>
+              Done
             </Button>
-            <Button small weight="quiet" onClick={() => setTyped(null)}>
-              Leave it
-            </Button>
+            <span role="status" className="text-sm text-base-content/75">
+              {keeping.waits ? 'Kept on this device, and soon on the server' : 'Saved as you type'}
+            </span>
           </div>
         </div>
       )}
@@ -89,13 +100,50 @@ export function Note(props: {
   );
 }
 
-/** What is being typed, until it is kept or left: going on to another question, or a reload, loses none of it. */
-function useDraft(key: string, otherwise: string | null): [string | null, (text: string | null) => void] {
-  const [typed, setTyped] = useState(() => sessionStorage.getItem(key) ?? otherwise);
-  const write = (text: string | null) => {
-    if (text === null) sessionStorage.removeItem(key);
-    else sessionStorage.setItem(key, text);
-    setTyped(text);
+/**
+ * Keeps what is typed: when one rests, leaves the field, or goes on. Until the server has it this browser holds it, so
+ * that neither handing in nor a reload nor a lost connection takes any of it away.
+ */
+function useKeeping(draft: string, keep: (text: string) => Promise<unknown>) {
+  const unsent = useRef<string | null>(null);
+  const timer = useRef(0);
+  const [waits, setWaits] = useState(() => sessionStorage.getItem(draft) !== null);
+  const now = () => {
+    window.clearTimeout(timer.current);
+    const text = unsent.current;
+    if (text === null) return;
+    unsent.current = null;
+    keep(text).then(
+      () => {
+        if (sessionStorage.getItem(draft) !== text) return;
+        sessionStorage.removeItem(draft);
+        setWaits(false);
+      },
+      // It stays here, and the fault is told.
+      () => undefined,
+    );
   };
-  return [typed, write];
+  const told = useEffectEvent(now);
+  useEffect(() => {
+    // What an earlier page could not send.
+    unsent.current = sessionStorage.getItem(draft);
+    if (unsent.current !== null) timer.current = window.setTimeout(() => told(), AT_REST_MS);
+    const leave = () => told();
+    window.addEventListener('pagehide', leave);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      leave();
+    };
+  }, [draft]);
+  return {
+    waits,
+    now,
+    soon: (text: string) => {
+      unsent.current = text;
+      sessionStorage.setItem(draft, text);
+      setWaits(true);
+      window.clearTimeout(timer.current);
+      timer.current = window.setTimeout(now, AT_REST_MS);
+    },
+  };
 }

@@ -20,8 +20,7 @@ export function StarAndNote({
     <Note
       note={note}
       ready={ready}
-      keep={(text, done) => noting.mutate(text, { onSuccess: done })}
-      busy={noting.isPending}
+      keep={noting.mutateAsync}
       fault={starring.error ?? noting.error}
       draft={`uplandia.note.${sitting}.${position}`}
       asked={asked}

@@ -37,16 +37,25 @@ export function useStarring(sitting: string, position: number) {
   });
 }
 
-/** Keeps a note with a question. Shown once it is kept. */
+/** Keeps a note with a question, as it is being typed. Shown at once. */
 export function useNoting(sitting: string, position: number) {
   return useMutation({
     mutationFn: (note: string) =>
-      ask(api.PUT('/api/sittings/{sitting}/questions/{position}/note', { ...path(sitting, position), body: { note } })),
+      ask(
+        api.PUT('/api/sittings/{sitting}/questions/{position}/note', {
+          ...path(sitting, position),
+          body: { note },
+          // Also when one leaves at once.
+          keepalive: true,
+        }),
+      ),
     scope: { id: `note-${sitting}-${position}` },
-    onSuccess: (_, note) => {
+    ...again,
+    onMutate: async (note) => {
+      await hold(sitting);
       lay(sitting, position, { note: note.trim() });
-      return told(sitting);
     },
+    onSuccess: () => told(sitting),
   });
 }
 
