@@ -55,7 +55,7 @@ const BASE =
 
 /** And what every screen with questions needs. */
 const QUESTIONS =
-  /resources\/js\/features\/(library|question)\/(?!Library|libraryFilters|SectionPage|NoteText|ReviewLink|CardForm|MakeCard|HighlightBar|kindNames|kinds\/(asked|drag|inWords|letters|Lettered|names|paper|\w+\/(Drag|paper|words|zoom)))|features\/sitting\/(sync\/|sittingStore|useSitting|tab)/;
+  /resources\/js\/features\/(library|question)\/(?!Library|libraryFilters|SectionPage|NoteText|ReviewLink|CardForm|MakeCard|HighlightBar|kindNames|kinds\/(asked|drag|inWords|letters|Lettered|names|paper|\w+\/(Drag|paper|words)))|features\/sitting\/(sync\/|sittingStore|useSitting|tab)/;
 
 /** And what a sitting needs at once. */
 const SITTING =

@@ -54,7 +54,7 @@ final readonly class AdaptiveController
             timed: $request->boolean('timed'),
         );
 
-        return new JsonResponse(new BuiltView($sitting->id), 201);
+        return new JsonResponse(BuiltView::of($sitting), 201);
     }
 
     #[Operation('Ask for the next question', returns: NextView::class)]

@@ -21,6 +21,6 @@ final readonly class WeakSpotsController
     {
         $test = $this->tests->build($candidacy, $request->integer('count'));
 
-        return new JsonResponse(new BuiltView(Sitting::createFor($test, $candidacy->user)->id), 201);
+        return new JsonResponse(BuiltView::of(Sitting::createFor($test, $candidacy->user)), 201);
     }
 }

@@ -14,12 +14,14 @@ use Uplandia\Core\Result\Footing;
 use Uplandia\Core\Result\OwnTempo;
 use Uplandia\Core\Result\Tempo;
 use Uplandia\Core\Shown;
+use Uplandia\Core\Sitting\QuestionState;
 use Uplandia\Core\Sitting\Sureness;
 
 /** A question of a handed-in sitting in one line. */
 final readonly class QuestionLineView
 {
     /**
+     * @param  int  $question  Its number in the bank.
      * @param  string  $excerpt  The stem's beginning, without Markdown.
      * @param  int  $activeMs  On screen while the sitting was active.
      * @param  int|null  $cohortMs  The cohort's median then.
@@ -28,6 +30,7 @@ final readonly class QuestionLineView
      * @param  Tempo|null  $tempo  For this person: against the cohort, and against their own tempo.
      * @param  int  $changes  How often the answer was changed.
      * @param  int  $tries  Before the key was shown, in tutor mode; 0 elsewhere.
+     * @param  bool  $closed  Before the end: by a later one of its series, by a break, or by its time.
      * @param  int  $ruledOut  Options ruled out.
      * @param  bool  $keyRuledOut  The right one among them.
      * @param  bool  $rapid  Faster than it can be read.
@@ -36,6 +39,7 @@ final readonly class QuestionLineView
      */
     public function __construct(
         public int $position,
+        public int $question,
         public string $excerpt,
         public string $topic,
         public string $subtopic,
@@ -53,6 +57,7 @@ final readonly class QuestionLineView
         public ?Change $change,
         public int $changes,
         public int $tries,
+        public bool $closed,
         public int $ruledOut,
         public bool $keyRuledOut,
         public bool $rapid,
@@ -64,8 +69,8 @@ final readonly class QuestionLineView
     ) {
     }
 
-    /** @param  int  $tries  before the key was shown */
-    public static function of(SatQuestion $sat, int $tries, OwnTempo $tempo): self
+    /** @param  QuestionState|null  $state  what was done to it; null: nothing beside what came of it */
+    public static function of(SatQuestion $sat, ?QuestionState $state, OwnTempo $tempo): self
     {
         $result = $sat->result;
         $rapid = $result->isRapidGuess();
@@ -73,6 +78,7 @@ final readonly class QuestionLineView
 
         return new self(
             position: $result->position,
+            question: $sat->questionId,
             excerpt: PlainExcerpt::of($sat->stem()),
             topic: $sat->topic,
             subtopic: $sat->subtopic,
@@ -89,7 +95,8 @@ final readonly class QuestionLineView
             tempo: $tempo->on($result),
             change: Change::of($result),
             changes: $result->changes,
-            tries: $tries,
+            tries: count($state->tries ?? []),
+            closed: $state->closed ?? false,
             ruledOut: count($result->ruledOut()),
             keyRuledOut: $result->ruledOutKey(),
             rapid: $rapid,

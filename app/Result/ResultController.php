@@ -52,7 +52,7 @@ final readonly class ResultController
     {
         $this->closing->refuseUntilHandedIn($sitting);
 
-        return new JsonResponse(new BuiltView($this->followUps->begin($sitting)->id), 201);
+        return new JsonResponse(BuiltView::of($this->followUps->begin($sitting)), 201);
     }
 
     #[Operation('Mark a written answer', returns: ExplanationView::class)]

@@ -112,15 +112,15 @@ final readonly class ResultReader
      */
     public function lines(Sitting $sitting, array $sat): array
     {
-        // Only tutor mode lets one try, and only the events know of it.
-        $state = $sitting->terms()->mode === Mode::Tutor ? $this->repository->state($sitting) : null;
-
+        // Tries before the key, and what was closed before the end: only the events know of them.
+        $terms = $sitting->terms();
+        $state = $terms->mode === Mode::Tutor || $terms->closesQuestions() ? $this->repository->state($sitting) : null;
         $tempo = OwnTempo::of(array_column($sat, 'result'));
 
         return array_map(
             fn (SatQuestion $one): QuestionLineView => QuestionLineView::of(
                 $one,
-                count($state->questions[$one->result->position]->tries ?? []),
+                $state->questions[$one->result->position] ?? null,
                 $tempo,
             ),
             $sat,

@@ -184,6 +184,10 @@ final readonly class Settlement implements Settles
         return new ScoreView(
             marks: Shown::decimal($marks),
             possible: Shown::decimal($possible),
+            percent: $possible->isZero() ? null : Shown::wholePercent(
+                $marks->dividedBy($possible),
+                BigRational::of((string) $sitting->test->exam->rules['cut']),
+            ),
             questions: count($rows),
         );
     }
@@ -325,7 +329,8 @@ final readonly class Settlement implements Settles
             'possible' => (string) $item->scheme->marks,
             'changes' => $question->changes,
             'struck' => self::json($question->struck),
-            'sureness' => $question->sureness?->value,
+            // Said before an answer that never came, it says nothing.
+            'sureness' => $question->response === null ? null : $question->sureness?->value,
             'flagged' => $question->flagged,
             'active_ms' => $question->activeMs,
             'answered_ms' => $question->answeredAt,

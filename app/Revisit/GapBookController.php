@@ -56,6 +56,6 @@ final readonly class GapBookController
             name: TestName::dated('From my gap book · '.count($questions), $candidacy),
         );
 
-        return new JsonResponse(new BuiltView($sitting->id), 201);
+        return new JsonResponse(BuiltView::of($sitting), 201);
     }
 }

@@ -52,7 +52,7 @@ final readonly class RevisitController
             name: TestName::dated('Revisits · '.count($due), $candidacy),
         );
 
-        return new JsonResponse(new BuiltView($sitting->id), 201);
+        return new JsonResponse(BuiltView::of($sitting), 201);
     }
 
     #[Operation('Say when a question comes back')]

@@ -30,6 +30,7 @@ final readonly class BriefingView
      * @param  list<ReasonView>  $reasons  none: it is not made of weak spots
      * @param  list<string>  $rules  In the words of the exam; none: it is not sat under its rules.
      * @param  list<Kind>  $kinds  Kinds of question that occur, in no order of the test.
+     * @param  SeriesPlaceView|null  $series  Null: it is no attempt at a test of a series.
      * @param  int|null  $most  Of an adaptive test, at most so many questions are asked, and each depends on the
      *     answer before; null: it is a fixed list.
      */
@@ -59,6 +60,7 @@ final readonly class BriefingView
         public array $reasons,
         public array $rules,
         public array $kinds,
+        public ?SeriesPlaceView $series,
         public ?int $most,
     ) {
     }

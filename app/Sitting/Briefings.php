@@ -15,8 +15,11 @@ use Uplandia\Core\Shown;
 /** Tells a candidate what they are about to sit. */
 final readonly class Briefings
 {
-    public function __construct(private QuestionSets $sets, private Pace $pace)
-    {
+    public function __construct(
+        private QuestionSets $sets,
+        private Pace $pace,
+        private SeriesAttempts $attempts,
+    ) {
     }
 
     public function of(Sitting $sitting): BriefingView
@@ -60,7 +63,18 @@ final readonly class Briefings
             // Of one section alone, what the exam says of all its parts is not so.
             rules: $blueprint === null || $sitting->test->section !== null ? [] : $sitting->test->exam->rulesInWords(),
             kinds: $this->kinds($sitting->test),
+            series: $this->series($sitting),
             most: $sitting->test->adaptive,
+        );
+    }
+
+    private function series(Sitting $sitting): ?SeriesPlaceView
+    {
+        $attempt = SeriesAttempt::query()->where('sitting_id', $sitting->id)->with('test')->first();
+
+        return $attempt === null ? null : new SeriesPlaceView(
+            used: $this->attempts->of($sitting->user)[$attempt->series_test_id]->used ?? 1,
+            attempts: $attempt->test->attempts,
         );
     }
 

@@ -7,8 +7,13 @@ namespace App\Sitting;
 final readonly class BuiltView
 {
     /** @param  string  $sitting  The sitting that is ready to begin. */
-    public function __construct(
+    private function __construct(
         public string $sitting,
     ) {
+    }
+
+    public static function of(Sitting $sitting): self
+    {
+        return new self($sitting->id);
     }
 }

@@ -129,6 +129,17 @@ final readonly class Closing
             && $this->stateOfAbsent($sitting, $this->repository->nowFor($sitting))->byClock;
     }
 
+    /** Until its time is up, whether anybody is there or not; null: no clock runs on for the whole of it. */
+    public function leftMs(Sitting $sitting): ?int
+    {
+        $deadline = $sitting->status === Stage::Open ? $sitting->deadline_ms : null;
+        if ($deadline === null || $sitting->terms()->pausable || $sitting->terms()->limit === null) {
+            return null;
+        }
+
+        return max(0, $deadline - $this->repository->nowFor($sitting));
+    }
+
     /**
      * Closes for good what is over, as it stands. What a device still holds is not taken any more.
      *

@@ -133,6 +133,7 @@ final readonly class MyTests
             mode: $sitting->mode,
             onPaper: $sitting->on_paper,
             state: $sitting->status,
+            leftMs: $isOver ? null : $this->closing->leftMs($sitting),
             timeUp: $isOver,
             waits: $isOver && Closing::isHeld($sitting),
             questions: $sitting->questions,

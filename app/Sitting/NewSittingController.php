@@ -84,6 +84,12 @@ final readonly class NewSittingController
         return self::built($this->retakes->sit($sitting, $request->how()));
     }
 
+    #[Operation('Answer a question anew', returns: BuiltView::class, status: 201)]
+    public function anew(Candidacy $candidacy, int $question): JsonResponse
+    {
+        return self::built($this->retakes->anew($candidacy, $question));
+    }
+
     #[Operation('Join a shared test', returns: BuiltView::class, status: 201)]
     public function join(JoinRequest $request, #[CurrentUser] User $user): JsonResponse
     {
@@ -92,6 +98,6 @@ final readonly class NewSittingController
 
     private static function built(Sitting $sitting): JsonResponse
     {
-        return new JsonResponse(new BuiltView($sitting->id), 201);
+        return new JsonResponse(BuiltView::of($sitting), 201);
     }
 }

@@ -13,6 +13,8 @@ final readonly class QuestionStateView
 {
     /**
      * @param  list<string>  $struck
+     * @param  bool  $locked  No further answer counts: it is checked, closed, or has not its turn yet.
+     * @param  bool  $closed  By a later one of its series, by a break, or by its time.
      * @param  Outcome|null  $outcome  Only once this sitting may see it.
      * @param  list<TryView>  $tries
      * @param  int  $activeMs  On screen so far, milliseconds.
@@ -26,6 +28,7 @@ final readonly class QuestionStateView
         public bool $seen,
         public bool $checked,
         public bool $locked,
+        public bool $closed,
         public ?Outcome $outcome,
         public array $tries,
         public int $activeMs,
@@ -44,6 +47,7 @@ final readonly class QuestionStateView
             seen: $question->seen,
             checked: $question->isChecked(),
             locked: $question->locked,
+            closed: $question->closed && ! $question->isChecked(),
             outcome: $question->isChecked() ? $outcome : null,
             tries: $tries,
             activeMs: $question->activeMs,

@@ -105,11 +105,51 @@ final readonly class Retakes
         if ($wrong === []) {
             throw Refusal::unmet('none_missed', 'Nothing of this test was missed or left blank.');
         }
-        $exam = $sitting->test->exam;
-        $filters = new Filters(new PickFilter(array_map(intval(...), array_values($wrong))));
+
+        return $this->tutor(
+            candidacy: $sitting->candidacy(),
+            questions: array_map(intval(...), array_values($wrong)),
+            name: mb_substr($sitting->test->title, 0, 100).', missed',
+        );
+    }
+
+    /**
+     * One question that was met before, to be answered with its key covered; with it the whole of what it belongs to.
+     *
+     * @throws Refusal when it was never met, is asked no more, or a running clock asks it
+     */
+    public function anew(Candidacy $candidacy, int $question): Sitting
+    {
+        $met = DB::table('standings')
+            ->join('questions', 'questions.id', '=', 'standings.question_id')
+            ->where('standings.user_id', $candidacy->user->id)
+            ->where('standings.exam_id', $candidacy->exam->id)
+            ->where('standings.question_id', $question)
+            ->whereNotNull('standings.outcome')
+            ->first(['questions.retired_at']) ?? throw Refusal::notFound();
+        if ($met->retired_at !== null) {
+            throw Refusal::conflict('retired', 'This question is asked no more.');
+        }
+        if (in_array($question, $this->running->heldBack($candidacy->user), true)) {
+            throw Refusal::conflict(
+                'held_back',
+                'A test of yours whose clock is not over asks this question. Answer it there, and anew after that.',
+            );
+        }
+
+        return $this->tutor($candidacy, questions: [$question], name: null);
+    }
+
+    /**
+     * @param  non-empty-list<int>  $questions
+     * @param  string|null  $name  null: as its choices say
+     */
+    private function tutor(Candidacy $candidacy, array $questions, ?string $name): Sitting
+    {
+        $filters = new Filters(new PickFilter($questions));
         $selection = $this->bank
-            ->selection(candidacy: $sitting->candidacy(), filters: $filters)
-            ->without($this->running->heldBack($sitting->user));
+            ->selection(candidacy: $candidacy, filters: $filters)
+            ->without($this->running->heldBack($candidacy->user));
         $recipe = new Recipe(
             filters: $filters,
             count: max(1, min(Recipe::MOST_QUESTIONS, $this->bank->available($selection))),
@@ -117,12 +157,8 @@ final readonly class Retakes
         );
 
         return Sitting::createFor(
-            $this->builder->build(
-                candidacy: $sitting->candidacy(),
-                recipe: $recipe,
-                name: mb_substr($sitting->test->title, 0, 100).', missed',
-            ),
-            $sitting->user,
+            $this->builder->build(candidacy: $candidacy, recipe: $recipe, name: $name),
+            $candidacy->user,
         );
     }
 }

@@ -11,6 +11,7 @@ final readonly class TestLineView
 {
     /**
      * @param  string  $examName  Of which exam it is.
+     * @param  int|null  $leftMs  Until its time is up, whether anybody is there or not. Null: no clock runs on.
      * @param  bool  $timeUp  Time has run out, and it has not been closed.
      * @param  bool  $waits  The same, and its device may still hold answers.
      * @param  string|null  $share  Of the marks, in per cent as its result says it; null: not handed in, or adaptive.
@@ -30,6 +31,7 @@ final readonly class TestLineView
         public Mode $mode,
         public bool $onPaper,
         public Stage $state,
+        public ?int $leftMs,
         public bool $timeUp,
         public bool $waits,
         public int $questions,

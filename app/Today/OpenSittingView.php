@@ -12,6 +12,7 @@ final readonly class OpenSittingView
 {
     /**
      * @param  int|null  $touchedAt  Unix milliseconds; null: not begun.
+     * @param  int|null  $leftMs  Until its time is up, whether anybody is there or not. Null: no clock runs on.
      * @param  bool  $timeUp  Time has run out, and it has not been closed.
      * @param  bool  $waits  The same, and its device may still hold answers.
      */
@@ -23,6 +24,7 @@ final readonly class OpenSittingView
         public int $questions,
         public int $answered,
         public ?int $touchedAt,
+        public ?int $leftMs,
         public bool $timeUp,
         public bool $waits,
     ) {

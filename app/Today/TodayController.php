@@ -129,7 +129,7 @@ final class TodayController
     {
         $start = QuickStart::from($request->string('start')->value());
 
-        return new JsonResponse(new BuiltView($this->quick->begin($candidacy, $start)->id), 201);
+        return new JsonResponse(BuiltView::of($this->quick->begin($candidacy, $start)), 201);
     }
 
     #[Operation('Say when the exam is')]
@@ -159,6 +159,7 @@ final class TodayController
             questions: $sitting->questions,
             answered: $sitting->answered,
             touchedAt: $sitting->contact_ms,
+            leftMs: $isOver ? null : $this->closing->leftMs($sitting),
             timeUp: $isOver,
             waits: $isOver && Closing::isHeld($sitting),
         );

@@ -14,6 +14,7 @@ final readonly class QuestionState
      * @param  bool  $seen  it was on screen, or answered
      * @param  int|null  $checkedAt  when its answer was shown (tutor mode), Unix milliseconds; null: it was not
      * @param  bool  $locked  no further answer counts, whatever the clock says
+     * @param  bool  $closed  locked by a later one of its series, by a break or by its time: answered or left blank
      * @param  int  $activeMs  on screen while the sitting was active
      * @param  array<string, string>|null  $rubricMarks  points the candidate gave a written answer; null: not marked
      * @param  list<array<mixed>>  $tries  responses of which the candidate asked whether they are right (tutor mode)
@@ -37,6 +38,7 @@ final readonly class QuestionState
         public ?array $latest = null,
         public array $ruledOut = [],
         public ?int $answeredAt = null,
+        public bool $closed = false,
     ) {
     }
 

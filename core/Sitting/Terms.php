@@ -176,6 +176,13 @@ final readonly class Terms
         return $this->limit !== null || $this->questionLimit !== null || $this->sectionsInTurn();
     }
 
+    /** Whether a question can be closed before the end: by a later one of its series, a break, or its time. */
+    public function closesQuestions(): bool
+    {
+        return $this->breaks > 0 || $this->questionLimit !== null || $this->sectionsInTurn()
+            || array_filter($this->items, fn (Item $item): bool => $item->series !== null) !== [];
+    }
+
     /** Whether sections are sat one after the other. */
     public function sectionsInTurn(): bool
     {

@@ -226,7 +226,7 @@ test('what cannot be built is said before and after asking', async ({ page }) =>
   await page.goto('/build');
   await page.getByRole('textbox', { name: 'How many questions' }).fill('400');
   await expect(page.getByRole('alert')).toContainText('and you asked for 400');
-  await expect(page.getByRole('button', { name: 'Build it', exact: true })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Begin', exact: true })).toBeDisabled();
   await page.getByRole('button', { name: 'Clear', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('Choose at least one topic.');
   await page.getByRole('button', { name: 'Choose all', exact: true }).click();

@@ -83,19 +83,40 @@ test('a fixed paper with every kind of question, from briefing to marking one\u2
   expect(grumbles).toEqual([]);
 });
 
-test('in a series there is no going back, and the tables are at hand', async ({ page }) => {
+test('in a series nothing closes unseen or unasked, and leaving a running paper is asked about', async ({ page }) => {
   await signInAs(page, 'Wren Ashlock');
   await page.goto('/ready');
   await page.getByRole('button', { name: 'Sit The paper of 2025' }).click();
   await beginPaper(page);
   await page.getByRole('button', { name: 'Question 56:' }).click();
   await expect(page.getByText('There is no going back in a series')).toBeVisible();
+  // Nobody jumps over what was never seen, by a press or by its number.
+  await expect(page.getByRole('button', { name: 'Question 58: not seen yet, comes in its turn' })).toBeDisabled();
+  await page.getByLabel('Go to').fill('58');
+  await page.keyboard.press('Enter');
+  const blank = page.getByRole('dialog', { name: 'Leave question 56 blank?' });
+  await blank.getByRole('button', { name: 'Answer it first' }).click();
+  await expect(page.getByRole('heading', { name: 'Question 56 of' })).toBeVisible();
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await blank.getByRole('button', { name: 'Leave it blank and go to 57' }).click();
+  await expect(page.getByRole('heading', { name: 'Question 57 of' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Question 56: left blank, closed' })).toBeVisible();
   await answerAnything(page);
   await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Question 58 of' })).toBeVisible();
   await expect(page.getByText('All saved')).toBeVisible();
   await page.getByRole('button', { name: 'Back', exact: true }).click();
-  await expect(page.getByText('Your answer to this question stands.')).toBeVisible();
+  await expect(page.getByText('This question is closed: your answer stands.')).toBeVisible();
   await expect(page.getByRole('radiogroup').getByRole('radio').first()).toBeDisabled();
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await expect(page.getByText('1 question left blank and closed: 56.')).toBeVisible();
+  await page.getByRole('button', { name: 'Go back to the questions' }).click();
+  await page.getByRole('link', { name: 'Today' }).click();
+  const leaving = page.getByRole('dialog', { name: 'The clock runs on' });
+  await leaving.getByRole('link', { name: 'Leave all the same' }).click();
+  await expect(page.getByText('its clock runs').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Go on', exact: true }).click();
+  await expect(page).toHaveTitle(/^\d:\d\d:\d\d · The paper of 2025/);
 
   await page.getByRole('button', { name: 'Tables' }).click();
   await page.getByRole('searchbox', { name: 'Find in the tables' }).fill('search radius');

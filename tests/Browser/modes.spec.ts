@@ -55,7 +55,7 @@ test('tutor, whole: tries before the key, the first of which counts, and a note 
   await page.keyboard.press('n');
   await expect(page.getByRole('textbox', { name: 'Note' })).toBeFocused();
   await page.keyboard.type('A note from the reasons');
-  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(page.getByRole('button', { name: /^Question 1: .*with a note/ })).toBeVisible();
 
   for (const question of [2, 3]) {
@@ -150,18 +150,20 @@ test('a paper: tried out first, read, and a break that closes what was seen', as
   await page.getByRole('button', { name: 'Break', exact: true }).click();
   await expect(page.getByText(/^10\smin are meant for it\./)).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Before your break' })).toBeVisible();
+  await expect(page.getByText('29 questions that you have seen would be left blank for good')).toBeVisible();
   await page.getByRole('button', { name: 'Begin the break' }).click();
   await expect(page.getByRole('heading', { name: 'On a break' })).toBeVisible();
   await page.getByRole('button', { name: 'End the break' }).click();
   await expect(page.getByRole('heading', { name: 'Question 30 of 59' })).toBeVisible();
   await expect(page.getByRole('radio').first()).toBeDisabled();
   await page.getByRole('button', { name: /^Question 1:/ }).click();
-  await expect(page.getByText('Your answer to this question stands.')).toBeVisible();
+  await expect(page.getByText('This question is closed: your answer stands.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Break', exact: true })).toHaveCount(0);
   await page.getByRole('button', { name: /^Question 31:/ }).click();
-  await expect(page.getByText('Your answer to this question stands.')).toHaveCount(0);
+  await expect(page.getByText('This question is closed')).toHaveCount(0);
   await handIn(page).click();
-  await expect(page.getByText('30 questions left blank, 28 not reached')).toBeVisible();
+  await expect(page.getByText('1 question left blank, 28 not reached')).toBeVisible();
+  await expect(page.getByText('29 questions left blank and closed')).toBeVisible();
   await page.getByRole('button', { name: 'Hand in all the same' }).click();
   await expect(page.getByRole('heading', { name: 'By topic' })).toBeVisible();
 });

@@ -151,7 +151,7 @@ test('the other exam has its own topics, bank and handbook', async ({ page }) =>
 test('a test that has not begun can be discarded', async ({ page }) => {
   await signInAs(page, 'Petra Quill');
   await page.goto('/build?count=30');
-  await page.getByRole('button', { name: 'Build it', exact: true }).click();
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
   await expect(page.getByRole('link', { name: 'Begin' })).toBeVisible();
   await page.getByRole('link', { name: 'Later' }).click();
   const unbegun = page.getByText('not begun', { exact: true });
@@ -235,25 +235,30 @@ test('a star and a note stay with a question, also in the review and its pools',
   await expect(page.getByRole('button', { name: 'Starred' })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: 'Note', exact: true }).click();
   await page.keyboard.type('Read 3.2 once more');
-  // Going on, or a reload, takes away nothing that is half written, nor does it take the keyboard.
+  // It is saved as one types: going on, or a reload, takes nothing away, nor does it take the keyboard.
   await page.getByRole('button', { name: 'Next', exact: true }).click();
   await expect(page.getByRole('textbox', { name: 'Note' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Question 1: not answered, with a note' })).toBeVisible();
   await page.reload();
   await page.getByRole('button', { name: 'Back', exact: true }).click();
-  await expect(page.getByRole('textbox', { name: 'Note' })).toHaveValue('Read 3.2 once more');
-  await expect(page.getByRole('heading', { name: 'Question 1 of 2' })).toBeFocused();
-  await page.getByRole('button', { name: 'Keep the note' }).click();
   await expect(page.getByText('Read 3.2 once more')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Question 1 of 2' })).toBeFocused();
+  await page.getByRole('button', { name: 'Change the note' }).click();
+  await page.getByRole('textbox', { name: 'Note' }).press('End');
+  await page.keyboard.type(', and 3.4');
+  await expect(page.getByText('Saved as you type')).toBeVisible();
   await expectAccessible(page);
   await page.reload();
   await expect(page.getByText('Read 3.2 once more')).toBeVisible();
-  await page.getByRole('button', { name: 'Next', exact: true }).click();
-  await expect(page.getByText('Read 3.2 once more')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Change the note' }).click();
+  await page.getByRole('textbox', { name: 'Note' }).press('End');
+  // Typed to the end and handed in at once: nothing is lost.
+  await page.keyboard.type(' and 3.5');
   await page.getByRole('button', { name: 'Hand in', exact: true }).click();
   await page.getByRole('button', { name: /^Hand in/ }).click();
   await page.getByRole('link', { name: 'Review each question' }).click();
   await page.getByRole('link', { name: /^With notes \(1\)/ }).click();
-  await expect(page.getByText('Read 3.2 once more')).toBeVisible();
+  await expect(page.getByText('Read 3.2 once more, and 3.4 and 3.5')).toBeVisible();
   await page.goto('/build?pools=starred,with_notes&count=1');
   await expect(page.getByRole('button', { name: 'Begin', exact: true })).toBeEnabled();
 });
@@ -306,18 +311,32 @@ test('going on leads to the unanswered, the flagged or the guesses only', async 
   await page.getByRole('radio', { name: 'Guess' }).check();
   await page.getByRole('button', { name: /^Question 1:/ }).click();
   const only = page.getByRole('combobox', { name: 'What going on leads to' });
-  await only.selectOption('only unanswered');
-  await next.click();
+  // One is taken to the first at once, goes round, and sees which they are.
+  await only.selectOption({ label: 'only unanswered (2)' });
   await at(3);
   await next.click();
   await at(5);
-  await expect(next).toHaveCount(0);
-  await page.getByRole('button', { name: 'Back', exact: true }).click();
-  await at(3);
-  await only.selectOption('only guesses');
   await next.click();
+  await at(3);
+  await page.getByRole('button', { name: 'Go to question 5' }).click();
+  await at(5);
+  await only.selectOption({ label: 'only guesses (1)' });
   await at(4);
-  await expect(next).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Question 4: answered, a guess' })).toBeVisible();
+  // There is no other: going on leads somewhere all the same.
+  await page.getByRole('button', { name: 'All questions again' }).click();
+  await next.click();
+  await at(5);
+  // At the end it leads to what is open, and only then to handing in.
+  await page.getByRole('button', { name: 'To the next unanswered (1)' }).click();
+  await at(3);
+  await choose(page, 1);
+  await next.click();
+  await next.click();
+  await at(5);
+  await choose(page, 1);
+  await expect(page.getByRole('button', { name: /^To the next unanswered/ })).toHaveCount(0);
+  await only.selectOption('guesses');
   await expectAccessible(page);
   await page.setViewportSize({ width: 360, height: 740 });
   await expect(only).toBeVisible();

@@ -85,7 +85,7 @@ test('every main view', async ({ page }) => {
   await shoot(page, 'handbook');
   await begin(page, { mode: 'Timed', questions: 5 });
   await page.goto('/build?mode=timed&count=40');
-  await page.getByRole('button', { name: 'Build it', exact: true }).click();
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
   await page.getByText('a mark').waitFor();
   await shoot(page, 'briefing');
 

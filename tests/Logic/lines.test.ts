@@ -4,6 +4,7 @@ import { fileName } from '../../resources/js/ui/download';
 
 const line = (position: number, more: Partial<Line> = {}): Line => ({
   position,
+  question: position,
   excerpt: '',
   topic: 'Weather',
   subtopic: 'Wind',
@@ -17,6 +18,7 @@ const line = (position: number, more: Partial<Line> = {}): Line => ({
   facility: null,
   sureness: null,
   footing: null,
+  closed: false,
   tempo: null,
   change: null,
   changes: 0,

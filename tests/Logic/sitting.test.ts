@@ -714,3 +714,53 @@ describe('a server that was put back to an earlier state', () => {
     expect(server.sent('record')[0]?.map(({ kind }) => kind)).toContain('answered');
   });
 });
+
+describe('a series without return', () => {
+  const series = { id: 'unit-0', kind: 'series', title: '', text: '', exhibits: [], positions: [0, 1, 2] };
+
+  /** A store whose questions are a series; the server says nothing of its own. */
+  async function openSeries(first: object = {}) {
+    const world = made([{ ...opened(first), units: [series] }, 'down', 'down', 'down', 'down']);
+    await world.store.open();
+    await settle();
+    return world;
+  }
+
+  test('what is gone on from is closed at once, also without a connection', async () => {
+    const { store } = await openSeries();
+    store.answer(0, { choice: 'a' });
+    store.show(1);
+    expect(store.read().questions.map(({ closed, locked }) => [closed, locked])).toEqual([
+      [true, true],
+      [false, false],
+      [false, false],
+    ]);
+  });
+
+  test('whoever asks for the last comes to the first that was never seen', async () => {
+    const { store, storage } = await openSeries();
+    store.show(2);
+    await settle();
+    expect(store.read().current).toBe(1);
+    expect(storage.kept.get(OWNER)?.map(({ position }) => position)).toEqual([0, 1]);
+  });
+
+  test('while reading all of it can be looked at; when reading is over, one begins at its first', async () => {
+    const reading = { status: 'reading', deadline: null, readingUntil: NOW + 60_000 };
+    const { store, time } = await openSeries(reading);
+    store.show(1);
+    store.show(2);
+    expect(store.read().questions.some(({ closed }) => closed)).toBe(false);
+    time.setWall(0);
+    await time.pass(60_000);
+    store.readingOver();
+    expect([store.read().status, store.read().current]).toEqual(['active', 0]);
+    expect(store.read().questions.some(({ closed }) => closed)).toBe(false);
+  });
+});
+
+test('a break closes what was seen, before the server has heard of it', async () => {
+  const { store } = await openStore(['down']);
+  await store.takeBreak();
+  expect(store.read().questions.map(({ closed }) => closed)).toEqual([true, false, false]);
+});

@@ -149,6 +149,7 @@ export function question(position: number, part: Partial<QuestionState> = {}): Q
     seen: false,
     checked: false,
     locked: false,
+    closed: false,
     outcome: null,
     tries: [],
     activeMs: 0,

@@ -128,6 +128,7 @@ final class Sheet
     {
         $entry = $this->entries[$position] ?? new Entry();
         $shown = $this->onScreen && $position === $this->current ? $this->spell($position, $moment) : 0;
+        $over = $this->clock->closedAt($position);
 
         return new QuestionState(
             response: $entry->counted(),
@@ -145,6 +146,7 @@ final class Sheet
             latest: $entry->response(),
             ruledOut: $entry->struck,
             answeredAt: $entry->answeredAt(),
+            closed: $entry->lock !== null || ($over !== null && $over !== $this->clock->endedAt),
         );
     }
 
@@ -271,10 +273,13 @@ final class Sheet
         };
     }
 
-    /** Seeing a question of a series closes the earlier ones of it. */
+    /** Seeing a question of a series closes the earlier ones of it, once they could have been answered. */
     private function see(Event $event, int $position): void
     {
         $this->entry($position)->seen = true;
+        if ($this->clock->isReading($event->doneAt())) {
+            return;
+        }
         $series = $this->terms->items[$position]->series;
         for ($i = $position - 1; $series !== null && $i >= 0 && $this->terms->items[$i]->series === $series; $i--) {
             $this->entry($i)->lock ??= new Lock($event, 'There is no going back.');

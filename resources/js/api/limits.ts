@@ -26,6 +26,10 @@ export const CardsRequest = {
   page: { least: 1, most: 10000 },
 } as const;
 
+export const CloseWordsRequest = {
+  words: { longest: 200 },
+} as const;
+
 export const ConfirmRequest = {
   token: { longest: 4000 },
   password: { shortest: 10, longest: 200 },

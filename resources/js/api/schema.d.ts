@@ -247,6 +247,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exams/{exam}/close-words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What may have been meant */
+        get: operations["whatMayHaveBeenMeant"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exams/{exam}/cohort": {
         parameters: {
             query?: never;
@@ -582,6 +599,23 @@ export interface paths {
         get: operations["everyTimeIMetAQuestion"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exams/{exam}/library/{question}/sittings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Answer a question anew */
+        post: operations["answerAQuestionAnew"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1786,6 +1820,8 @@ export interface components {
             rules: string[];
             /** @description Kinds of question that occur, in no order of the test. */
             kinds: ("single" | "several" | "true_false_grid" | "ordering" | "matching" | "grouping" | "dropdown_gaps" | "typed_gaps" | "number" | "picture" | "written")[];
+            /** @description Null: it is no attempt at a test of a series. */
+            series: components["schemas"]["SeriesPlace"] | null;
             /** @description Of an adaptive test, at most so many questions are asked, and each depends on the answer before; null: it is a fixed list. */
             most: number | null;
         };
@@ -1932,6 +1968,25 @@ export interface components {
         CauseRequest: {
             /** @enum {string|null} */
             cause: "misread" | "mixed_up" | "never_knew" | "worked_out_wrong" | "rushed" | "other" | null;
+        };
+        CloseWord: {
+            word: string;
+            /** @description Questions of the exam in which it is found. */
+            n: number;
+        };
+        /** @description What a search that found nothing, or little, may have been meant for. */
+        CloseWords: {
+            /** @description Spelt much like what was asked for, the closest first. */
+            words: components["schemas"]["CloseWord"][];
+            /** @description Whose name has one of the words. */
+            topics: components["schemas"]["TopicHit"][];
+            /** @description Of the handbook, whose title or chapter has one of them. */
+            sections: components["schemas"]["SectionHit"][];
+        };
+        /** @description What was searched for, and not found. */
+        CloseWordsRequest: {
+            /** @description As they were typed. */
+            words: string;
         };
         /** @description Where a candidate stands among all candidates of the exam. Shares are 0 to 1. */
         Cohort: {
@@ -2746,6 +2801,8 @@ export interface components {
             answered: number;
             /** @description Unix milliseconds; null: not begun. */
             touchedAt: number | null;
+            /** @description Until its time is up, whether anybody is there or not. Null: no clock runs on. */
+            leftMs: number | null;
             /** @description Time has run out, and it has not been closed. */
             timeUp: boolean;
             /** @description The same, and its device may still hold answers. */
@@ -3094,6 +3151,8 @@ export interface components {
         /** @description A question of a handed-in sitting in one line. */
         QuestionLine: {
             position: number;
+            /** @description Its number in the bank. */
+            question: number;
             /** @description The stem's beginning, without Markdown. */
             excerpt: string;
             topic: string;
@@ -3130,6 +3189,8 @@ export interface components {
             changes: number;
             /** @description Before the key was shown, in tutor mode; 0 elsewhere. */
             tries: number;
+            /** @description Before the end: by a later one of its series, by a break, or by its time. */
+            closed: boolean;
             /** @description Options ruled out. */
             ruledOut: number;
             /** @description The right one among them. */
@@ -3158,7 +3219,10 @@ export interface components {
             sureness: "sure" | "leaning" | "guess" | null;
             seen: boolean;
             checked: boolean;
+            /** @description No further answer counts: it is checked, closed, or has not its turn yet. */
             locked: boolean;
+            /** @description By a later one of its series, by a break, or by its time. */
+            closed: boolean;
             /**
              * @description Only once this sitting may see it.
              * @enum {string|null}
@@ -3475,6 +3539,8 @@ export interface components {
         Score: {
             marks: string;
             possible: string;
+            /** @description Of the marks, as a result would say it; null: no mark could be had yet. */
+            percent: string | null;
             /** @description Checked questions. */
             questions: number;
         };
@@ -3499,6 +3565,10 @@ export interface components {
             before: components["schemas"]["SectionLink"] | null;
             after: components["schemas"]["SectionLink"] | null;
         };
+        SectionHit: {
+            code: string;
+            title: string;
+        };
         SectionLink: {
             code: string;
             chapter: string;
@@ -3521,6 +3591,13 @@ export interface components {
             title: string;
             about: string;
             tests: components["schemas"]["SeriesTest"][];
+        };
+        /** @description That a sitting is an attempt at a test of a series. */
+        SeriesPlace: {
+            /** @description Attempts, this one among them. */
+            used: number;
+            /** @description How many there are; null: as many as one likes. */
+            attempts: number | null;
         };
         /** @description A test of a series, and what one has made of it. */
         SeriesTest: {
@@ -3726,6 +3803,8 @@ export interface components {
             onPaper: boolean;
             /** @enum {string} */
             state: "not_started" | "open" | "handed_in";
+            /** @description Until its time is up, whether anybody is there or not. Null: no clock runs on. */
+            leftMs: number | null;
             /** @description Time has run out, and it has not been closed. */
             timeUp: boolean;
             /** @description The same, and its device may still hold answers. */
@@ -3835,6 +3914,12 @@ export interface components {
             /** @description Of those, what is new to the candidate. */
             new: number;
             subtopics: components["schemas"]["TopicCounts"][];
+        };
+        TopicHit: {
+            code: string;
+            name: string;
+            /** @description Its questions. */
+            n: number;
         };
         /** @description A topic in two sittings. */
         TopicShift: {
@@ -4584,6 +4669,40 @@ export interface operations {
             };
         };
     };
+    whatMayHaveBeenMeant: {
+        parameters: {
+            query: {
+                /** @description As they were typed. */
+                words: string;
+            };
+            header?: never;
+            path: {
+                exam: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CloseWords"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     whereIStandAmongOthers: {
         parameters: {
             query?: never;
@@ -5284,6 +5403,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["History"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    answerAQuestionAnew: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exam: string;
+                question: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Built"];
                 };
             };
             /** @description It could not be done; the message says why. */

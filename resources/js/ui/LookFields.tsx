@@ -40,6 +40,9 @@ export function LookFields({ look, onChange }: { look: Look; onChange: (look: Lo
         <Tick on={look.ownTime} onChange={(ownTime) => onChange({ ...look, ownTime })}>
           My time on each question
         </Tick>
+        <Tick on={look.checkAtOnce} onChange={(checkAtOnce) => onChange({ ...look, checkAtOnce })}>
+          Tutor: check as soon as I choose
+        </Tick>
       </fieldset>
     </div>
   );

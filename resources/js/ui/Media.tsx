@@ -1,12 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { ZoomIn } from 'lucide-react';
-import { createContext, useContext, useState, type ReactNode, type RefObject } from 'react';
+import { createContext, lazy, Suspense, useContext, useState, type ReactNode, type RefObject } from 'react';
 import { Dialog } from './Dialog';
 import { part } from './part';
 import type { Tells } from './Player';
 
 /** Few questions can be heard: it is fetched for those. */
 export const player = part('player', async () => (await import('./Player')).Player);
+
+const Closely = lazy(async () => ({ default: (await import('./Closely')).Closely }));
 
 /** Whether it is for paper: then nothing can be clicked or played, and words stand for sounds. */
 export const OnPaper = createContext(false);
@@ -30,7 +32,9 @@ export function Picture({ src, alt }: { src: string; alt: string }) {
       </button>
       {large && (
         <Dialog title="Picture" wide onClose={() => setLarge(false)}>
-          <img src={src} alt={alt} className="mx-auto max-h-[70dvh] w-full object-contain" />
+          <Suspense fallback={<img src={src} alt={alt} className="mx-auto max-h-[65dvh] object-contain" />}>
+            <Closely src={src} alt={alt} />
+          </Suspense>
           <p className="mt-3">{alt}</p>
         </Dialog>
       )}

@@ -9,11 +9,13 @@ export interface Look {
   ruler: boolean;
   /** How long one has been at a question, while sitting. */
   ownTime: boolean;
+  /** In tutor mode, an option that is chosen is checked at once. */
+  checkAtOnce: boolean;
 }
 
 const COOKIE = 'uplandia_look';
 const YEAR = 60 * 60 * 24 * 365;
-const USUAL: Look = { theme: '', size: 2, spacing: 1, ruler: false, ownTime: false };
+const USUAL: Look = { theme: '', size: 2, spacing: 1, ruler: false, ownTime: false, checkAtOnce: false };
 
 /** How this device shows the pages. In a cookie, so that the server can send the right page before any script runs. */
 export function readLook(): Look {

@@ -461,6 +461,7 @@ final class FoldTest extends TestCase
 
         self::assertSame(['choice' => 'a'], $state->questions[1]->response);
         self::assertSame([false, true, false, false], array_column($state->questions, 'locked'));
+        self::assertSame([false, true, false, false], array_column($state->questions, 'closed'));
         self::assertSame(['choice' => 'd'], $state->questions[0]->response);
     }
 
@@ -1093,6 +1094,30 @@ final class FoldTest extends TestCase
         );
         self::assertSame([2, 80_000], [$state->section, $state->deadline]);
         self::assertSame([true, true, false], array_column($state->questions, 'locked'));
+        self::assertSame([true, true, false], array_column($state->questions, 'closed'));
+    }
+
+    public function test_what_is_looked_at_while_reading_closes_nothing(): void
+    {
+        $terms = $this->terms(
+            limit: 10 * self::MINUTE,
+            items: [new Item(0, 's'), new Item(0, 's'), new Item()],
+            reading: self::MINUTE,
+        );
+        $browsed = [$this->event(EventKind::Shown, 5, 0), $this->event(EventKind::Shown, 10, 1)];
+        $closed = fn (array $events): array => array_column($this->fold($terms, $events, 100)->questions, 'closed');
+        self::assertSame([false, false, false], $closed($browsed));
+        $answers = $this->fold($terms, [...$browsed, $this->answer(0, 'a', 70), $this->answer(1, 'b', 80)], 100);
+        self::assertSame([[], 2], [$answers->refused, $answers->answered()]);
+        // From then on it does.
+        self::assertSame([true, false, false], $closed([...$browsed, $this->event(EventKind::Shown, 70, 1)]));
+    }
+
+    public function test_what_is_open_until_the_end_is_not_closed_before_it(): void
+    {
+        $terms = $this->terms(items: [new Item(), new Item()], questionLimit: 30_000);
+        $closed = fn (int $second): array => array_column($this->fold($terms, [], $second)->questions, 'closed');
+        self::assertSame([[false, false], [true, false], [true, false]], [$closed(10), $closed(40), $closed(90)]);
     }
 
     public function test_what_cannot_belong_to_the_terms_is_refused_by_name(): void

@@ -118,6 +118,17 @@ final class ReadyTestsTest extends TestCase
             ->assertJsonPath('breaks', 0)
             ->assertJsonPath('readingMs', 0)
             ->assertJsonCount(1, 'sections');
+        $this->freezeTime();
+        // Its clock runs whether anybody is there or not, and every list says how long yet.
+        $this->open($sitting);
+        $this->travel(90)->seconds();
+        $left = 47 * 60_000 - 90_000;
+        self::assertSame([$left], array_column($this->getJson("{$path}/today")->json('open'), 'leftMs'));
+        $this->getJson("{$path}/sittings?page=1")->assertJsonPath('tests.0.leftMs', $left);
+        $this->travel(1)->hours();
+        $this->getJson("{$path}/sittings?page=1")
+            ->assertJsonPath('tests.0.leftMs', null)
+            ->assertJsonPath('tests.0.timeUp', true);
         // The plan of the whole says what the exam's page says, with extra time too, and adds up.
         foreach (['1', '1.25'] as $factor) {
             auth()->user()?->forceFill(['extra_time' => $factor])->save();
@@ -252,6 +263,8 @@ final class ReadyTestsTest extends TestCase
         self::assertSame([0, null], [$water()['used'], $water()['waiting']]);
         for ($attempt = 1; $attempt <= 3; $attempt++) {
             $sitting = $begin()->assertCreated()->json('sitting');
+            // Said before it begins.
+            $this->getJson("/api/sittings/{$sitting}")->assertJsonPath('series', ['used' => $attempt, 'attempts' => 3]);
             $opened = $this->open($sitting);
             if ($attempt === 2) {
                 $leading = fn (array $one): string => $one['body']['options'][0]['id'];

@@ -346,7 +346,7 @@ final class StudyTest extends TestCase
         );
 
         self::assertCount(5, $lines);
-        self::assertSame([21], array_values(array_unique(array_map(count(...), $lines))));
+        self::assertSame([22], array_values(array_unique(array_map(count(...), $lines))));
         $rows = array_map(fn (array $line): array => array_combine($lines[0], $line), array_slice($lines, 1));
         self::assertSame(['1', '2', '3', '4'], array_column($rows, 'question'));
         self::assertSame(['right', 'missed', 'left_blank', 'not_reached'], array_column($rows, 'outcome'));

@@ -177,7 +177,12 @@ final class EveryKindTest extends TestCase
         self::assertSame('There is no going back.', $state->json('refused.late'));
         $state
             ->assertJsonPath('questions.0.response.choice', $this->parts('s-1')[0])
-            ->assertJsonPath('questions.0.locked', true);
+            ->assertJsonPath('questions.0.locked', true)
+            ->assertJsonPath('questions.0.closed', true);
+        $this->handIn($sitting)->assertOk();
+        $told = $this->getJson("/api/sittings/{$sitting}/result")->json('questions');
+        $closed = array_column($told, 'closed', 'position');
+        self::assertSame([$at['s-1']], array_keys(array_filter($closed)));
     }
 
     public function test_a_test_that_cannot_be_made_up_of_whole_sets_says_so(): void

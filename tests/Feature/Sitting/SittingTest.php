@@ -10,10 +10,13 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
+use Tests\Feature\SitsByLetters;
 use Tests\Feature\TestCase;
 
 final class SittingTest extends TestCase
 {
+    use SitsByLetters;
+
     protected function setUp(): void
     {
         parent::setUp();
@@ -86,6 +89,54 @@ final class SittingTest extends TestCase
         $this->send($sitting, [$this->answer(0, $this->option($opened, 0, false), 12)])
             ->assertJsonPath('questions.0.response.choice', $right)
             ->assertJsonCount(1, 'refused');
+    }
+
+    public function test_a_key_that_is_shown_without_an_answer_counts_as_left_blank(): void
+    {
+        $sitting = $this->build(['mode' => 'tutor']);
+        $opened = $this->open($sitting);
+        $this->send($sitting, [
+            ['id' => 'n', 'seq' => 9, 'kind' => 'shown', 'position' => 0],
+            ['id' => 's', 'seq' => 10, 'kind' => 'sureness', 'position' => 0, 'value' => 'sure'],
+            ['id' => 'c', 'seq' => 11, 'kind' => 'checked', 'position' => 0],
+            // Said before the answer, it holds for it.
+            ['id' => 't', 'seq' => 12, 'kind' => 'sureness', 'position' => 1, 'value' => 'guess'],
+            $this->answer(1, $this->option($opened, 1, true), 13),
+        ])->assertOk()->assertJsonPath('questions.0.outcome', 'left_blank')->assertJsonPath('refused', []);
+        $this->getJson("/api/sittings/{$sitting}/questions/0")->assertOk()->assertJsonPath('outcome', 'left_blank');
+        $this->handIn($sitting)->assertOk();
+        self::assertSame(
+            [[0, null], [1, 'guess']],
+            array_map(
+                fn (array $line): array => [$line['position'], $line['sureness']],
+                array_slice($this->getJson("/api/sittings/{$sitting}/result")->json('questions'), 0, 2),
+            ),
+        );
+        self::assertSame(0, Artisan::call('recount'), Artisan::output());
+    }
+
+    public function test_a_question_that_was_met_is_answered_anew_with_its_key_covered(): void
+    {
+        $sitting = $this->sit('rm..', ['count' => 4, 'mode' => 'untimed']);
+        $missed = $this->getJson("/api/sittings/{$sitting}/result")->json('questions.1');
+        $path = "/api/exams/small-hills/library/{$missed['question']}/sittings";
+        $this->travel(1)->minutes();
+        $anew = $this->postJson($path)->assertCreated()->json('sitting');
+        $opened = $this->open($anew);
+        self::assertCount(1, $opened['questions']);
+        $this->getJson("/api/sittings/{$anew}/questions/0")->assertStatus(409);
+        $this->built = $anew;
+        $this->answerAll($anew, 'r');
+        // What was answered before stays as it was; the history tells both.
+        $this->getJson("/api/sittings/{$sitting}/result")->assertJsonPath('questions.1.outcome', 'missed');
+        self::assertSame('right', DB::table('standings')->where('question_id', $missed['question'])->value('outcome'));
+        // A test whose clock runs has the first word.
+        $this->travel(1)->minutes();
+        $this->open($this->build(['count' => 12]));
+        $this->postJson($path)->assertStatus(409)->assertJsonPath('reason', 'held_back');
+        $this->flushSession();
+        $this->actingAs($this->candidate());
+        $this->postJson($path)->assertNotFound();
     }
 
     public function test_a_try_is_told_without_the_key_and_the_first_one_counts(): void
@@ -441,7 +492,8 @@ final class SittingTest extends TestCase
 
     public function test_the_score_so_far_is_told_only_where_it_was_asked_for(): void
     {
-        foreach ([[true, ['marks' => '1', 'possible' => '2', 'questions' => 2]], [false, null]] as [$asked, $score]) {
+        $told = ['marks' => '1', 'possible' => '2', 'percent' => '50', 'questions' => 2];
+        foreach ([[true, $told], [false, null]] as [$asked, $score]) {
             $sitting = $this->build(['mode' => 'tutor', 'runningScore' => $asked]);
             $opened = $this->open($sitting);
             $this->send($sitting, [

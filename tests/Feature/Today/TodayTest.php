@@ -77,6 +77,7 @@ final class TodayTest extends TestCase
 
         $this->getJson('/api/exams/small-hills/today')
             ->assertJsonPath('open.0.id', $sitting)
+            ->assertJsonPath('open.0.leftMs', null)
             ->assertJsonPath('open.0.begun', true)
             ->assertJsonPath('open.0.answered', 2)
             ->assertJsonPath('open.0.questions', 5);

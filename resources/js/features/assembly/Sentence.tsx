@@ -48,7 +48,7 @@ export function Sentence({ page, build }: { page: View<'Builder'>; build: Buildi
           busy={build.building.isPending}
           disabled={!build.ready}
         >
-          {build.atOnce ? 'Begin' : 'Build it'}
+          Begin
         </Button>
       </div>
     </div>

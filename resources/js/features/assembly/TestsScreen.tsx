@@ -3,6 +3,7 @@ import clsx from 'clsx';
 import { useDeferredValue, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { api, ask, type View } from '../../api/client';
+import { TimeLeft } from '../../ui/TimeLeft';
 import { TESTS, tests } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
@@ -227,6 +228,11 @@ function Row(props: { line: Line; everywhere: boolean; held: Line | null; hold: 
     not_started: `/briefing/${line.id}`,
   }[line.state];
   const state = line.waits ? 'waits for its device' : line.timeUp ? 'time is up' : STATES[line.state];
+  const runs = line.leftMs !== null && (
+    <span className="block text-sm font-bold">
+      its clock runs: <TimeLeft ms={line.leftMs} /> left
+    </span>
+  );
   const bar = line.outcomes && <OutcomeBar counts={line.outcomes} />;
   return (
     <>
@@ -240,6 +246,7 @@ function Row(props: { line: Line; everywhere: boolean; held: Line | null; hold: 
             {line.questions}
             {line.activeMs > 0 && `, ${minutesSaid(line)}`}
             {bar ?? <span className="block">{state}</span>}
+            {runs}
           </span>
         </th>
         <td className="whitespace-nowrap max-sm:hidden">{dayTime(line.touchedAt ?? line.madeAt)}</td>
@@ -259,6 +266,7 @@ function Row(props: { line: Line; everywhere: boolean; held: Line | null; hold: 
           ) : (
             state
           )}
+          {runs}
         </td>
         <td className="text-right whitespace-nowrap tabular-nums">{toldPercent(line.share)}</td>
         <td className="text-right">

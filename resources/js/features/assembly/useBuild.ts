@@ -105,7 +105,8 @@ export function useBuild(page: View<'Builder'>) {
   const total = totalOf(choices);
   // Until the server has counted what was picked, nobody knows how many that is.
   const isCounted = choices.only.length === 0 || picked === total;
-  const atOnce = total <= SHORT;
+  // Before a clock starts one wants to know what it is for.
+  const atOnce = total <= SHORT && choices.mode !== 'timed';
   return {
     choices,
     change,
@@ -119,7 +120,6 @@ export function useBuild(page: View<'Builder'>) {
     /** Whether it can be built as it stands; unknown while the server is asked. */
     ready: sound && isCounted && count.data !== undefined && count.data.shortfall === null,
     total,
-    atOnce,
     count: sound ? count.data : undefined,
     counting: count.isFetching,
     failed: count.error ?? facets.error,

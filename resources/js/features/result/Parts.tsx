@@ -60,6 +60,7 @@ function List({
   tolerance: string | null;
   others?: Record<string, number> | undefined;
 }) {
+  const isTold = others !== undefined && Object.keys(others).length > 0;
   return (
     <ul className="grid max-w-[75ch] gap-3">
       {parts.map((part) => (
@@ -68,7 +69,8 @@ function List({
           part={part}
           name={partName(part, parts)}
           tolerance={part.role === 'number' ? tolerance : null}
-          others={part.role === 'option' ? others?.[part.id] : undefined}
+          // What nobody chose is no less told.
+          others={part.role === 'option' && isTold ? (others[part.id] ?? 0) : undefined}
           unmarked={unmarked}
         />
       ))}

@@ -199,6 +199,7 @@ function Row({ line, sitting, show, tries }: { line: Line; sitting: string; show
         <span className="inline-flex items-center gap-1.5">
           <OutcomeMark outcome={line.outcome} size={16} />
           {OUTCOMES[line.outcome]}
+          {line.closed && line.outcome === 'left_blank' && ', closed'}
         </span>
       </td>
       <td className="w-full max-w-0 min-w-44 print:min-w-24">

@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { explanation } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Loading } from '../../ui/Loading';
+import { Anew } from '../library/Anew';
 import { HighlightableQuestion } from '../library/HighlightableQuestion';
 import { StarAndNote } from '../library/StarAndNote';
 import { WordToAuthors } from '../library/WordToAuthors';
@@ -115,6 +116,7 @@ export function ReviewOne(props: {
           </HighlightableQuestion>
           <div className="grid gap-1 border-t border-base-300 pt-2">
             <GapTools sitting={sitting} line={line} />
+            {line.outcome !== 'not_reached' && <Anew exam={page.data.exam} question={line.question} />}
             <StarAndNote key={line.position} sitting={sitting} position={line.position} />
             <WordToAuthors key={`words-${line.position}`} sitting={sitting} position={line.position} />
           </div>

@@ -5,6 +5,7 @@ import { Opener } from '../../ui/Opener';
 import { weekday } from '../../ui/dates';
 import { plain } from '../../ui/plain';
 import { count, dayTime } from '../../ui/words';
+import { Anew } from '../library/Anew';
 import { ReviewLink } from '../library/ReviewLink';
 import { StarAndNote } from '../library/StarAndNote';
 import { CauseField } from '../result/CauseField';
@@ -50,6 +51,11 @@ export function GapRow({ exam, gap, reading }: { exam: string; gap: Gap; reading
               </Link>
             ))}
           </p>
+          {!gap.retired && (
+            <p>
+              <Anew exam={exam} question={gap.question} />
+            </p>
+          )}
           {gap.sitting === null ? (
             <p className="text-sm text-base-content/75">
               It stands in a test that is not handed in yet; then its cause can be named.

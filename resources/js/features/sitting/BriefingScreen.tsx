@@ -42,6 +42,15 @@ function rulesOf(data: View<'Briefing'>): string[] {
   return data.questionMs === null ? RULES[data.mode] : RULES_IN_TURN;
 }
 
+/** That it counts, before it does. */
+function attemptSaid({ used, attempts }: NonNullable<View<'Briefing'>['series']>): string {
+  if (attempts === null) return `Attempt ${used} of a series: it counts, and you may make as many as you like.`;
+  const left = attempts - used;
+  return `Attempt ${used} of ${attempts}: it counts as soon as you begin. ${
+    left === 0 ? 'None is left after it.' : `${left} more ${left === 1 ? 'is' : 'are'} left after it.`
+  }`;
+}
+
 export function Component() {
   useTitle('Briefing');
   const { sitting = '' } = useParams();
@@ -53,6 +62,7 @@ export function Component() {
   const { data } = page;
   // Under the rules of the exam nobody begins who has not said that they know them.
   const mustRead = data.sections.length > 0 && data.status === 'not_started' && !data.onPaper;
+  const startsClock = data.mode === 'timed' && data.readingMs === 0;
   if (data.status === 'handed_in') return <Navigate to={`/result/${sitting}`} replace />;
   return (
     <div className="grid gap-6">
@@ -107,6 +117,7 @@ export function Component() {
               </>
             )}
           </dl>
+          {data.series && data.status === 'not_started' && <p>{attemptSaid(data.series)}</p>}
           {mustRead && (
             <Tick on={read} onChange={(on) => setRead(on)}>
               I have read how this is sat.
@@ -123,7 +134,7 @@ export function Component() {
               </Button>
             ) : (
               <ButtonLink weight="main" to={`/sit/${data.id}`}>
-                {data.status === 'open' ? 'Go on' : 'Begin'}
+                {data.status === 'open' ? 'Go on' : startsClock ? 'Start the clock' : 'Begin'}
               </ButtonLink>
             )}
             <ButtonLink to="/">Later</ButtonLink>

@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { count } from '../../ui/words';
@@ -7,6 +8,8 @@ import type { QuestionState } from './sittingStore';
 /** The screen before handing in: what is left, and a way to each of it. */
 export function HandInCheck(props: {
   questions: readonly QuestionState[];
+  /** Those with a note. */
+  noted: ReadonlySet<number>;
   /** Where sections begin: position => name. */
   sections: ReadonlyMap<number, string>;
   /** Those that have had their turn are closed, and nobody can go to them. */
@@ -17,30 +20,53 @@ export function HandInCheck(props: {
   onBack: () => void;
   onHandIn: () => void;
 }) {
+  const heading = useRef<HTMLHeadingElement>(null);
+  // It is read from its beginning, wherever one stood before.
+  useEffect(() => {
+    window.scrollTo({ top: 0 });
+    heading.current?.focus({ preventScroll: true });
+  }, []);
   const blank = props.questions.filter((question) => !question.response);
-  const unseen = blank.filter((question) => !question.seen).length;
+  const shut = blank.filter((question) => question.closed && !props.inTurn);
+  const open = blank.filter((question) => !shut.includes(question));
+  const noted = props.questions.filter(({ position }) => props.noted.has(position));
   const flagged = props.questions.filter((question) => question.flagged);
   const guessed = props.questions.filter((question) => question.response && question.sureness === 'guess');
   const answered = props.questions.length - blank.length;
   const jumps = { sections: props.sections, onGo: props.onGo };
   return (
     <div className="grid max-w-2xl gap-6">
-      <h1 className="text-2xl font-bold">Before you hand in</h1>
+      <h1 ref={heading} tabIndex={-1} className="scroll-mt-60 text-2xl font-bold outline-none">
+        Before you hand in
+      </h1>
       <p className="text-lg">
         You have answered <strong>{answered}</strong> of {count(props.questions.length, 'question')}.
       </p>
       {blank.length === 0 ? (
         <Notice tone="good">Nothing is left blank.</Notice>
       ) : props.inTurn ? (
-        <p>{blankSaid(blank.length, unseen)}. Those that have had their turn are closed.</p>
+        <p>{blankSaid(blank)}. Those that have had their turn are closed.</p>
       ) : (
-        <Jumps title={blankSaid(blank.length, unseen)} questions={blank} {...jumps} />
+        open.length > 0 && <Jumps title={blankSaid(open)} questions={open} {...jumps} />
       )}
-      {flagged.length > 0 && !props.inTurn && (
-        <Jumps title={`${count(flagged.length, 'question')} flagged`} questions={flagged} {...jumps} />
+      {shut.length > 0 && (
+        <p>
+          <strong>{blankSaid(shut)} and closed</strong>: {shut.map(({ position }) => position + 1).join(', ')}.{' '}
+          {shut.length === 1 ? 'It' : 'They'} can be answered no more.
+        </p>
       )}
-      {guessed.length > 0 && !props.inTurn && (
-        <Jumps title={`${count(guessed.length, 'answer')} guessed`} questions={guessed} {...jumps} />
+      {!props.inTurn && (
+        <div className="grid gap-6 empty:hidden sm:grid-cols-3">
+          {flagged.length > 0 && (
+            <Jumps title={`${count(flagged.length, 'question')} flagged`} questions={flagged} {...jumps} />
+          )}
+          {guessed.length > 0 && (
+            <Jumps title={`${count(guessed.length, 'answer')} guessed`} questions={guessed} {...jumps} />
+          )}
+          {noted.length > 0 && (
+            <Jumps title={`${count(noted.length, 'question')} with a note`} questions={noted} {...jumps} />
+          )}
+        </div>
       )}
       {props.waiting && (
         <Notice tone="warn">
@@ -48,11 +74,12 @@ export function HandInCheck(props: {
         </Notice>
       )}
       <p>After you hand in, answers can no longer be changed.</p>
-      <div className="flex flex-wrap gap-3">
-        <Button weight={blank.length === 0 ? 'main' : 'plain'} busy={props.busy} onClick={props.onHandIn}>
-          {blank.length === 0 ? 'Hand in' : 'Hand in all the same'}
+      {/* In reach, however much is left above it. */}
+      <div className="sticky bottom-0 -mb-6 flex flex-wrap gap-3 border-t border-base-300 bg-base-100 py-3">
+        <Button weight={open.length === 0 ? 'main' : 'plain'} busy={props.busy} onClick={props.onHandIn}>
+          {open.length === 0 ? 'Hand in' : 'Hand in all the same'}
         </Button>
-        <Button weight={blank.length === 0 ? 'plain' : 'main'} onClick={props.onBack}>
+        <Button weight={open.length === 0 ? 'plain' : 'main'} onClick={props.onBack}>
           Go back to the questions
         </Button>
       </div>
@@ -61,21 +88,22 @@ export function HandInCheck(props: {
 }
 
 /** In the words of the result that would come of it. */
-function blankSaid(blank: number, unseen: number): string {
-  const left = blank - unseen;
+function blankSaid(blank: readonly QuestionState[]): string {
+  const unseen = blank.filter((question) => !question.seen).length;
+  const left = blank.length - unseen;
   if (unseen === 0) return `${count(left, 'question')} left blank`;
   if (left === 0) return `${count(unseen, 'question')} not reached`;
   return `${count(left, 'question')} left blank, ${unseen} not reached`;
 }
 
-function Jumps({
+export function Jumps({
   title,
   questions,
   sections,
   onGo,
 }: {
   title: string;
-  questions: QuestionState[];
+  questions: readonly QuestionState[];
   sections: ReadonlyMap<number, string>;
   onGo: (position: number) => void;
 }) {

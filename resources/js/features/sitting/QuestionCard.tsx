@@ -47,7 +47,7 @@ export function QuestionCard({
             ? packed
               ? 'Checked: your answer stands. Whether it counts as right is said as soon as the server is reached.'
               : 'Checked: your answer stands. The reasons follow as soon as the server is reached.'
-            : 'Your answer to this question stands.'}
+            : lockedSaid(state)}
         </p>
       )}
       {!stemIsField && (
@@ -69,7 +69,7 @@ export function QuestionCard({
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         {asksSureness && !reading && (
           <fieldset
-            disabled={state.locked || !response || state.tries.length > 0 || state.asked === true}
+            disabled={state.locked || state.tries.length > 0 || state.asked === true}
             aria-labelledby={`${id}-how-sure`}
             className="flex flex-wrap items-center disabled:opacity-60 sm:gap-x-1"
           >
@@ -112,6 +112,13 @@ export function QuestionCard({
       </div>
     </div>
   );
+}
+
+function lockedSaid({ closed, response }: QuestionState): string {
+  if (!closed) return 'This question cannot be answered now.';
+  return response
+    ? 'This question is closed: your answer stands.'
+    : 'This question is closed: it was left blank, and can be answered no more.';
 }
 
 /** What came of the tries so far. */

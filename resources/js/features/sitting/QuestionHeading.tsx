@@ -1,10 +1,12 @@
 import { useEffect, useId, useState, type RefObject } from 'react';
 import { clock } from '../../ui/words';
-import { ONLY, type Only } from './following';
-import type { SittingStore } from './sittingStore';
+import { among, AMONG, ONLIES, ONLY, type Only } from './following';
+import type { QuestionState, SittingStore } from './sittingStore';
 
 /** From so many questions on, typing a number is quicker than finding it. */
 const MANY = 10;
+/** So many are listed side by side. */
+const LISTED = 14;
 /** The field in which one types the number of a question. */
 export const GO_TO = 'go-to-question';
 
@@ -12,7 +14,7 @@ export const GO_TO = 'go-to-question';
 export function QuestionHeading(props: {
   heading: RefObject<HTMLHeadingElement | null>;
   position: number;
-  questions: number;
+  questions: readonly QuestionState[];
   /** Of an adaptive test; null: all its questions are known. */
   most: number | null;
   marks: string;
@@ -30,30 +32,63 @@ export function QuestionHeading(props: {
   return (
     <div className="col-span-full flex flex-wrap items-center justify-between gap-x-4">
       <h1 id="question" ref={props.heading} tabIndex={-1} className="scroll-mt-40 text-base-content/75 outline-none">
-        Question {position + 1} of {props.most === null ? questions : `at most ${props.most}`}
+        Question {position + 1} of {props.most === null ? questions.length : `at most ${props.most}`}
         {marks !== '1' && `, ${marks} marks`}
         {penalty && `, a wrong answer costs ${penalty} of ${marks === '1' ? 'a mark' : 'them'}`}
         {props.topic && ` · ${props.topic}`}
       </h1>
       <div className="flex flex-wrap items-center gap-x-4">
         {props.timeOf && <OwnTime store={props.timeOf} />}
-        {!inTurn && questions >= MANY && <GoTo at={position} questions={questions} onGo={props.onGo} />}
+        {!inTurn && questions.length >= MANY && <GoTo at={position} questions={questions.length} onGo={props.onGo} />}
         {!inTurn && (
           <select
             aria-label="What going on leads to"
             value={props.only}
-            onChange={(event) => props.onOnly(event.target.value as Only)}
+            onChange={(event) => {
+              const only = event.target.value as Only;
+              props.onOnly(only);
+              const [first] = among(questions, only);
+              if (first !== undefined && !among(questions, only).includes(position)) props.onGo(first);
+            }}
             className="select min-h-11 w-auto border-base-content/50 text-sm pointer-fine:h-9 pointer-fine:min-h-9"
           >
-            {Object.entries(ONLY).map(([value, words]) => (
-              <option key={value} value={value}>
-                {words}
-              </option>
-            ))}
+            {ONLIES.map((only) => {
+              const n = among(questions, only).length;
+              return (
+                <option key={only} value={only} disabled={only !== 'all' && only !== props.only && n === 0}>
+                  {ONLY[only]}
+                  {only !== 'all' && ` (${n})`}
+                </option>
+              );
+            })}
           </select>
         )}
       </div>
+      {!inTurn && props.only !== 'all' && <Among {...props} />}
     </div>
+  );
+}
+
+/** Which questions going on leads to, and a way to each. */
+function Among({ questions, only, position, onGo }: Parameters<typeof QuestionHeading>[0]) {
+  const places = among(questions, only);
+  return (
+    <p className="basis-full text-sm text-base-content/75">
+      {places.length === 0 ? `None is ${AMONG[only]} any more.` : `${places.length} ${AMONG[only]}: `}
+      {places.slice(0, LISTED).map((place) => (
+        <button
+          key={place}
+          type="button"
+          aria-current={place === position ? 'step' : undefined}
+          aria-label={`Go to question ${place + 1}`}
+          className="min-h-9 min-w-7 cursor-pointer px-1 text-primary underline underline-offset-4 aria-[current]:font-bold aria-[current]:no-underline"
+          onClick={() => onGo(place)}
+        >
+          {place + 1}
+        </button>
+      ))}
+      {places.length > LISTED && `and ${places.length - LISTED} more`}
+    </p>
   );
 }
 

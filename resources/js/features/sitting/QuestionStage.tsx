@@ -158,8 +158,8 @@ const ToAnswer = memo(
 );
 
 /** What of a state is seen on the question itself: that it was seen, say, is not. */
-function drawn({ response, struck, sureness, locked, checked, tries, asked }: QuestionState) {
-  return { response, struck, sureness, locked, checked, tries, asked };
+function drawn({ response, struck, sureness, locked, closed, checked, tries, asked }: QuestionState) {
+  return { response, struck, sureness, locked, closed, checked, tries, asked };
 }
 
 function isSame<T extends object>(a: T, b: T): boolean {

@@ -21,6 +21,7 @@ export function RouteLine({
   only,
   sections,
   noted,
+  barred,
   open,
   onGo,
 }: {
@@ -34,6 +35,8 @@ export function RouteLine({
   sections: ReadonlyMap<number, string>;
   /** Those with a note. */
   noted: ReadonlySet<number>;
+  /** Those that cannot be asked for yet: others of their series come first. */
+  barred: ReadonlySet<number>;
   /** More may come, and nobody knows yet what. */
   open: boolean;
   onGo: (position: number) => void;
@@ -93,7 +96,8 @@ export function RouteLine({
                 dim={!isAmong(only, question)}
                 section={sections.get(question.position)}
                 noted={noted.has(question.position)}
-                off={inTurn && question.position !== current}
+                barred={barred.has(question.position)}
+                off={(inTurn && question.position !== current) || barred.has(question.position)}
                 onGo={onGo}
               />
             ))}
@@ -118,6 +122,7 @@ const Stop = memo(function Stop({
   dim,
   section,
   noted,
+  barred,
   off,
   onGo,
 }: {
@@ -129,9 +134,12 @@ const Stop = memo(function Stop({
   /** The section that begins here. */
   section: string | undefined;
   noted: boolean;
+  /** Others of its series come first. */
+  barred: boolean;
   off: boolean;
   onGo: (position: number) => void;
 }) {
+  const told = `${words(question)}${noted ? ', with a note' : ''}${barred ? ', comes in its turn' : ''}`;
   return (
     // The line is its background: of five hundred, each box more would be felt with every question.
     <li className={clsx('route-line relative shrink-0 grow basis-9', low && 'lg:[--line:0.65rem]')}>
@@ -145,8 +153,8 @@ const Stop = memo(function Stop({
       <button
         type="button"
         aria-current={here ? 'step' : undefined}
-        aria-label={`Question ${question.position + 1}: ${words(question)}${noted ? ', with a note' : ''}${section ? `, ${section} begins` : ''}`}
-        title={`${section ? `${section}: ` : ''}${words(question)}${noted ? ', with a note' : ''}`}
+        aria-label={`Question ${question.position + 1}: ${told}${section ? `, ${section} begins` : ''}`}
+        title={`${section ? `${section}: ` : ''}${told}`}
         disabled={off}
         onClick={() => onGo(question.position)}
         className={clsx(
@@ -200,10 +208,22 @@ function Mark({ question }: { question: QuestionState }) {
       {question.response ? (
         <circle cx="9" cy="9" r="6.500" fill="currentColor" />
       ) : question.seen ? (
-        <circle cx="9" cy="9" r="6.500" className="fill-base-100" />
+        <circle
+          cx="9"
+          cy="9"
+          r="6.500"
+          className="fill-base-100"
+          strokeDasharray={question.closed ? '2.900 2.200' : undefined}
+        />
       ) : (
         <circle cx="9" cy="9" r="3" className="fill-base-100" />
       )}
+      {/* Not sure-footed: a wave in the disc. */}
+      {question.response && question.sureness === 'guess' && (
+        <path d="M5 9.700q2-3.200 4 -0.500t4 -0.900" className="stroke-base-100" fill="none" strokeLinecap="round" />
+      )}
+      {/* A bar across the way: nobody comes back to it. */}
+      {question.closed && <path d="M1.500 17.100h15" strokeWidth="1.800" />}
     </svg>
   );
 }
@@ -212,9 +232,15 @@ export function words(question: QuestionState): string {
   const state = question.outcome
     ? OUTCOMES[question.outcome].toLowerCase()
     : question.response
-      ? 'answered'
-      : question.seen
-        ? 'not answered'
-        : 'not seen yet';
-  return question.flagged ? `${state}, flagged` : state;
+      ? question.sureness === 'guess'
+        ? 'answered, a guess'
+        : 'answered'
+      : question.closed
+        ? question.seen
+          ? 'left blank'
+          : 'not reached'
+        : question.seen
+          ? 'not answered'
+          : 'not seen yet';
+  return [state, question.closed && 'closed', question.flagged && 'flagged'].filter(Boolean).join(', ');
 }

@@ -16,6 +16,8 @@ export function SittingFace(props: {
   now: Snapshot;
   briefing: View<'Briefing'>;
   sections: ReturnType<typeof startsOf>;
+  /** Those with a note. */
+  noted: ReadonlySet<number>;
   face: Face;
   onFace: (face: Face) => void;
   /** It is being handed in. */
@@ -42,7 +44,16 @@ export function SittingFace(props: {
       back();
       void store.takeBreak();
     };
-    return <BreakCheck ms={briefing.breakMs || 0} onTake={take} onBack={back} />;
+    return (
+      <BreakCheck
+        ms={briefing.breakMs || 0}
+        questions={now.questions}
+        sections={props.sections}
+        onGo={props.onGo}
+        onTake={take}
+        onBack={back}
+      />
+    );
   }
   return most !== null ? (
     <EndCheck most={most} busy={props.busy} away={away} onEnd={props.onHandIn} onBack={back} />
@@ -50,6 +61,7 @@ export function SittingFace(props: {
     <HandInCheck
       sections={props.sections}
       questions={now.questions}
+      noted={props.noted}
       inTurn={now.questionMs !== null}
       busy={props.busy}
       waiting={away}

@@ -2,7 +2,8 @@ import clsx from 'clsx';
 import { BriefcaseBusiness, Coffee, Pause, Timer, TimerOff } from 'lucide-react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { clock, signed } from '../../ui/words';
+import { useTitle } from '../../ui/useTitle';
+import { clock, signed, toldPercent } from '../../ui/words';
 import { ahead, isTimeForBreak, paceWords, spoken } from './pace';
 import { Saved } from './Saved';
 import type { SittingStore, Snapshot } from './sittingStore';
@@ -21,6 +22,8 @@ export function SittingHeader(props: {
   now: Snapshot;
   briefing: NonNullable<Snapshot['sitting']>['briefing'];
   onZero: () => void;
+  /** Asks before one leaves while the clock runs on; null: it does not. */
+  onLeave: (() => void) | null;
   onBreak: () => void;
   /** Whether the kit lies open, and what takes it or puts it away: on a narrow screen it has no rail. */
   kitOpen: boolean;
@@ -30,7 +33,15 @@ export function SittingHeader(props: {
   const active = now.status === 'active' && now.asked !== 'pause';
   return (
     <div className="flex flex-wrap items-center gap-x-1.5 sm:gap-x-4">
-      <Link to="/" className="text-primary underline underline-offset-4">
+      <Link
+        to="/"
+        className="text-primary underline underline-offset-4"
+        onClick={(event) => {
+          if (!props.onLeave || event.ctrlKey || event.metaKey || event.shiftKey) return;
+          event.preventDefault();
+          props.onLeave();
+        }}
+      >
         Today
       </Link>
       <p className="hidden min-w-0 flex-1 truncate md:block">{briefing.title}</p>
@@ -38,6 +49,7 @@ export function SittingHeader(props: {
         <p className="whitespace-nowrap">
           {signed(now.score.marks)} of {now.score.possible}
           <span className="max-sm:sr-only"> marks so far</span>
+          {now.score.percent !== null && `, ${toldPercent(now.score.percent)}`}
         </p>
       )}
       <Saved link={now.link} />
@@ -46,6 +58,7 @@ export function SittingHeader(props: {
         <Countdown
           store={store}
           onZero={props.onZero}
+          title={briefing.title}
           of={now.questionMs === null ? 'left' : 'left for this question'}
           pace={(remaining) =>
             briefing.most !== null
@@ -99,6 +112,7 @@ const HIDDEN = 'uplandia.clock.hidden';
 function Countdown(props: {
   store: SittingStore;
   onZero: () => void;
+  title: string;
   of: string;
   pace: (remaining: number) => number | null;
 }) {
@@ -115,6 +129,8 @@ function Countdown(props: {
       before.current = left;
     }
   }, [left]);
+  // Seen from another tab, too; not by who does not want to see it.
+  useTitle(left === null || hidden ? props.title : `${clock(left)} · ${props.title}`);
   if (left === null) return null;
   const hide = () => {
     localStorage.setItem(HIDDEN, hidden ? '0' : '1');

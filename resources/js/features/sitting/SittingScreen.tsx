@@ -1,20 +1,21 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { session } from '../../api/queries';
 import { Loading } from '../../ui/Loading';
 import { Notice } from '../../ui/Notice';
-import { useAfterPaint } from '../../ui/useAfterPaint';
 import { useTitle } from '../../ui/useTitle';
+import { useAfterPaint } from '../../ui/useAfterPaint';
 import { useWide } from '../../ui/useWide';
 import { applyLook, readLook, type Look } from '../../ui/look';
 import { StarAndNote } from '../library/StarAndNote';
 import { useKept, useNoted, useStarring } from '../library/useKept';
 import { OpenSection } from '../result/openSection';
-import { following, type Only } from './following';
+import { barred, firstOf, following, leftBlankBy, waysFrom, type Only } from './following';
 import { HandedIn } from './HandedIn';
 import { useKit, type Workbench } from './kit/kit';
 import { KitPanel } from './kit/KitPanel';
+import { ClosingBlank, Leaving, runsOn, ShowingBlank, useWarned } from './goingAway';
 import { KitTool } from './kit/KitTools';
 import { Ruler } from './kit/Ruler';
 import { NotHere } from './Interruptions';
@@ -40,7 +41,6 @@ export function Component() {
 function Sitting({ id, user }: { id: string; user: string }) {
   const store = useSitting(id, user);
   const now = useSnapshot(store);
-  useTitle(now.sitting?.briefing.title ?? 'Sitting');
   const { link } = now;
   if (link.kind === 'handedIn') return <HandedIn id={id} late={now.late} />;
   const gone = link.kind === 'elsewhere' || link.kind === 'signedOut' || link.kind === 'failed';
@@ -66,6 +66,9 @@ function Open({
 }) {
   const [face, setFace] = useState<Face>('questions');
   const [handing, setHanding] = useState(false);
+  const [closing, setClosing] = useState<{ to: number; blank: number[] } | null>(null);
+  const [leaving, setLeaving] = useState(false);
+  const [showing, setShowing] = useState(false);
   const [only, setOnly] = useState<Only>('all');
   const [shortcuts, setShortcuts] = useState(readShortcuts);
   const [look, setLook] = useState(readLook);
@@ -82,6 +85,7 @@ function Open({
   const starring = useStarring(id, current);
   const noted = useNoted(id);
   const sections = useMemo(() => startsOf(sitting.briefing.sections), [sitting]);
+  const off = useMemo(() => barred(now), [now]);
   const known = questions[current];
   const state = known && now.status === 'reading' ? { ...known, locked: true } : known;
   const question = sitting.questions[current];
@@ -94,13 +98,24 @@ function Open({
   const reading = now.status === 'reading';
   const asking = !now.zero && face === 'questions' && (reading || now.status === 'active') && now.asked !== 'pause';
 
-  const go = useCallback(
+  const move = useCallback(
     (position: number) => {
+      setClosing(null);
       setFace('questions');
       store.show(position);
       heading.current?.focus();
     },
     [store],
+  );
+  const go = useCallback(
+    (position: number) => {
+      const here = store.read();
+      const to = firstOf(here, position);
+      const blank = here.status === 'active' ? leftBlankBy(here, to) : [];
+      if (blank.length > 0) setClosing({ to, blank });
+      else move(to);
+    },
+    [store, move],
   );
   const { take } = kit;
   const openSection = useCallback(
@@ -126,6 +141,11 @@ function Open({
     const position = following(questions, current, only, step);
     return position === null ? null : () => go(position);
   };
+  useTitle(sitting.briefing.title);
+  useWarned(runsOn(now));
+  useEffect(() => {
+    store.checksAtOnce = look.checkAtOnce;
+  }, [store, look.checkAtOnce]);
   useHeight(head);
   const built = useAhead(id, sitting, now);
   useShortcuts({
@@ -133,7 +153,7 @@ function Open({
     store,
     state,
     // Held down, the key must not leave a question blank for good.
-    on: most === null ? leadTo(1) : state?.response ? ask : null,
+    on: state?.response || (most === null && now.questionMs === null) ? (most === null ? leadTo(1) : ask) : null,
     back: leadTo(-1),
     options: question?.body.kind === 'single' ? question.body.options.map((option) => option.id) : [],
     does: {
@@ -146,7 +166,7 @@ function Open({
       scratch: () => kit.toggle('scratch'),
       keys: () => kit.toggle('keys'),
     },
-    off: !asking,
+    off: !asking || closing !== null || leaving || showing,
   });
 
   if (!state || !question) return null;
@@ -193,6 +213,7 @@ function Open({
               // What was in front of one was of the question before.
               if (!store.timeUp()) setFace('questions');
             }}
+            onLeave={runsOn(now) ? () => setLeaving(true) : null}
             onBreak={() => setFace('taking a break')}
             kitOpen={open !== null}
             onKit={() => (open ? kit.close() : kit.take('calculator'))}
@@ -204,6 +225,7 @@ function Open({
             only={only}
             sections={sections}
             noted={noted}
+            barred={off}
             open={most !== null && questions.length < most}
             onGo={go}
           />
@@ -233,6 +255,7 @@ function Open({
               now={now}
               briefing={sitting.briefing}
               sections={sections}
+              noted={noted}
               face={face}
               onFace={setFace}
               busy={handing}
@@ -243,7 +266,7 @@ function Open({
                 <QuestionHeading
                   heading={heading}
                   position={current}
-                  questions={questions.length}
+                  questions={questions}
                   most={most}
                   marks={marks}
                   penalty={penalty}
@@ -288,12 +311,32 @@ function Open({
         )}
       </div>
 
+      {closing && (
+        <ClosingBlank
+          {...closing}
+          onStay={() => {
+            setClosing(null);
+            if (!closing.blank.includes(current)) move(closing.blank[0] ?? current);
+          }}
+          onGo={() => move(closing.to)}
+        />
+      )}
+      {showing && (
+        <ShowingBlank
+          position={current}
+          onStay={() => setShowing(false)}
+          onShow={() => {
+            setShowing(false);
+            void store.check(current);
+          }}
+        />
+      )}
+      {leaving && <Leaving store={store} onStay={() => setLeaving(false)} />}
       {asking && (
         <SittingFooter
           state={state}
-          last={most === null && current === questions.length - 1}
-          on={following(questions, current, only, 1)}
-          back={following(questions, current, only, -1)}
+          ways={waysFrom(questions, current, only)}
+          onAll={() => setOnly('all')}
           inTurn={inTurn}
           next={most === null ? null : { ask, busy: now.asking, away }}
           tutor={tutor}
@@ -301,6 +344,7 @@ function Open({
           onGo={go}
           onFlag={(on) => store.flag(current, on)}
           onCheck={() => void store.check(current)}
+          onShow={() => setShowing(true)}
           onHandIn={() => setFace('handing in')}
         />
       )}

@@ -10,6 +10,7 @@ import type { QueueStorage } from './sync/queueStorage';
 import type { Server } from './sync/server';
 import { ServerClock } from './sync/serverClock';
 import type { Time } from './sync/time';
+import { firstOf, leftBlankBy } from './following';
 import { begun, heard, laid, NOTHING_YET, type SittingView, type Sureness } from './sync/view';
 
 export type { Late, Link } from './sync/post';
@@ -68,6 +69,8 @@ export class SittingStore {
   private heldOver: SittingEvent[] = [];
   /** A pause or a break is over by the candidate's word, and the server has not said so yet. */
   private goingOn = false;
+  /** In tutor mode, an option that is chosen is checked at once: as the candidate likes it. */
+  checksAtOnce = false;
   /** The page is out of sight, so no question is on screen. */
   private hidden = false;
 
@@ -135,7 +138,8 @@ export class SittingStore {
     const { questionMs } = sitting.briefing;
     // An adaptive test is always at the last question it has asked.
     const last = sitting.briefing.most ? sitting.questions.length - 1 : null;
-    this.change({ sitting, questionMs, current: last ?? state.current ?? this.snapshot.current });
+    const series = sitting.units.filter(({ kind }) => kind === 'series').map(({ positions }) => positions);
+    this.change({ sitting, questionMs, series, current: last ?? state.current ?? this.snapshot.current });
     this.seq = Math.max(state.lastSeq, ...this.queue.all.map(({ seq }) => seq));
     this.hear(state);
     if (state.status === 'handed_in') return void this.post.handIn(true);
@@ -143,8 +147,10 @@ export class SittingStore {
     else this.post.soon();
   }
 
-  show(position: number): void {
+  /** A question that was never seen is not closed unseen: what comes before it in its series has its turn first. */
+  show(asked: number): void {
     const { questions, current, questionMs } = this.snapshot;
+    const position = firstOf(this.snapshot, asked);
     if (!questions[position] || (questionMs !== null && position !== current && position !== current + 1)) return;
     if (this.snapshot.sitting?.briefing.most && position < questions.length - 1) return;
     // With a time for each question, the event itself moves on.
@@ -155,6 +161,9 @@ export class SittingStore {
 
   answer(position: number, response: Response | null): void {
     this.act('answered', position, response);
+    const { sitting } = this.snapshot;
+    const isChosen = response !== null && sitting?.questions[position]?.body.kind === 'single';
+    if (this.checksAtOnce && isChosen && sitting?.briefing.mode === 'tutor') void this.check(position);
   }
 
   flag(position: number, on: boolean): void {
@@ -224,6 +233,7 @@ export class SittingStore {
   readingOver(): void {
     const { status, readingUntil } = this.snapshot;
     if (status === 'reading' && readingUntil !== null) this.change(begun(this.snapshot, readingUntil));
+    this.turnBack();
   }
 
   /**
@@ -362,6 +372,13 @@ export class SittingStore {
     this.heldOver = [...this.heldOver.filter(({ position }) => !again.has(position)), ...answers];
   }
 
+  /** Whoever stands amid a series when reading is over begins with the first of it: going on closes what is before. */
+  private turnBack(): void {
+    const { status, current } = this.snapshot;
+    const [first] = leftBlankBy(this.snapshot, current);
+    if (status === 'active' && first !== undefined) this.show(first);
+  }
+
   private act(kind: Kind, position: number | null, value?: unknown): void {
     // What is done first after a lid was opened was done after it, not in the gap.
     this.awake.look();
@@ -390,6 +407,7 @@ export class SittingStore {
   }
 
   private hear(state: View<'SittingState'>): void {
+    const wasReading = this.snapshot.status === 'reading';
     this.clock.hear(state.now);
     this.awake.heard();
     this.change(this.queue.all.reduce(laid, heard(this.snapshot, state)));
@@ -403,6 +421,7 @@ export class SittingStore {
       )
         this.act('checked', position);
     this.wentOn();
+    if (wasReading) this.turnBack();
     if (this.snapshot.pack) this.world.along?.keep(this.state());
   }
 

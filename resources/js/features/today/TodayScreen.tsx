@@ -9,6 +9,7 @@ import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Figure } from '../../ui/Figure';
 import { Loading } from '../../ui/Loading';
+import { TimeLeft } from '../../ui/TimeLeft';
 import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { count, dayTime, MODES, percent, signed, toldPercent } from '../../ui/words';
@@ -129,7 +130,14 @@ function GoOn({ begun }: { begun: View<'OpenSittingLine'> }) {
         <h2 className="text-lg font-bold">You are in the middle of a test</h2>
         <p>
           {begun.title}. {begun.answered} of {begun.questions} answered
-          {begun.touchedAt ? `, last on ${dayTime(begun.touchedAt)}` : ''}. Every answer is kept.
+          {begun.touchedAt ? `, last on ${dayTime(begun.touchedAt)}` : ''}. Every answer is kept
+          {begun.leftMs === null ? (
+            '.'
+          ) : (
+            <>
+              , and <strong>its clock runs</strong>: <TimeLeft ms={begun.leftMs} /> left.
+            </>
+          )}
         </p>
       </div>
       <ButtonLink weight="main" to={`/sit/${begun.id}`}>
@@ -220,6 +228,11 @@ function Open({ open }: { open: View<'OpenSittingLine'>[] }) {
               {line.title}
             </Link>
             <Chip>{howFar(line)}</Chip>
+            {line.leftMs !== null && (
+              <span>
+                its clock runs: <TimeLeft ms={line.leftMs} /> left
+              </span>
+            )}
             {!line.begun && (
               <Button
                 small

@@ -26,6 +26,8 @@ export interface SittingView {
   score: View<'SittingState'>['score'];
   /** Time for each question, in milliseconds; then they come one after the other. Null: it has none. */
   questionMs: number | null;
+  /** Questions that come in order and are not gone back to: the positions of each series. */
+  series: readonly (readonly number[])[];
 }
 
 export const NOTHING_YET: SittingView = {
@@ -39,6 +41,7 @@ export const NOTHING_YET: SittingView = {
   asked: null,
   score: null,
   questionMs: null,
+  series: [],
 };
 
 /** Takes the server's word for what it knows. */
@@ -70,14 +73,16 @@ export function laid(view: SittingView, event: SittingEvent): SittingView {
     case 'break_ended':
       return { ...view, asked: 'going on' };
     case 'break_began':
-      return { ...view, status: 'on_break' };
+      return { ...closed(view, ({ seen }) => seen), status: 'on_break' };
     case 'reading_ended':
       return view.status === 'reading' ? begun(view, event.madeAt ?? 0) : view;
     default:
   }
   const known = typeof event.position === 'number' ? view.questions[event.position] : undefined;
   if (!known) return view;
-  const questions = [...view.questions];
+  // While reading nothing could have been answered, so nothing is closed.
+  const before = view.status === 'reading' ? [] : goneBy(view.series, event);
+  const questions = [...closed(view, ({ position }) => before.includes(position)).questions];
   questions[known.position] = { ...known, ...overlay(event) };
   if (event.kind === 'shown' && view.questionMs !== null && known.position === view.current + 1)
     // A clock of its own runs until the server has said by its own.
@@ -94,9 +99,25 @@ export function begun(view: SittingView, at: number): SittingView {
 /** Where each question has its time, only the one whose turn it is can be answered. */
 function inTurn(view: SittingView): SittingView {
   if (view.questionMs === null) return view;
-  const locked = ({ position }: QuestionState) => position !== view.current;
-  const questions = view.questions.map((one) => (one.locked === locked(one) ? one : { ...one, locked: locked(one) }));
+  const questions = view.questions.map((one) => {
+    const [locked, closed] = [one.position !== view.current, one.position < view.current];
+    return one.locked === locked && one.closed === closed ? one : { ...one, locked, closed };
+  });
   return { ...view, questions };
+}
+
+/** Those that can be answered no more from here on. */
+function closed(view: SittingView, isGone: (question: QuestionState) => boolean): SittingView {
+  const questions = view.questions.map((one) =>
+    one.closed || one.checked || !isGone(one) ? one : { ...one, locked: true, closed: true },
+  );
+  return { ...view, questions };
+}
+
+/** What comes before a question in its series is closed once it is seen: also where nobody hears of it yet. */
+function goneBy(series: SittingView['series'], { kind, position }: SittingEvent): readonly number[] {
+  if (kind !== 'shown' && kind !== 'answered') return [];
+  return series.find((of) => of.includes(position ?? -1))?.filter((one) => one < (position ?? -1)) ?? [];
 }
 
 function overlay({ kind, value }: SittingEvent): Partial<QuestionState> {

@@ -8,7 +8,7 @@ import { Loading } from '../../../ui/Loading';
 import { Notice } from '../../../ui/Notice';
 import { useTitle } from '../../../ui/useTitle';
 import { applyLook, readLook } from '../../../ui/look';
-import { following, type Only } from '../following';
+import { waysFrom, type Only } from '../following';
 import { HandInCheck } from '../HandInCheck';
 import { useKit, type Tool } from '../kit/kit';
 import { KitPanel } from '../kit/KitPanel';
@@ -65,7 +65,6 @@ function TryOut({ briefing }: { briefing: View<'Briefing'> }) {
   const state = states[current];
   if (!question || !state) return null;
   const open = handing ? null : (kit.open ?? null);
-  const ways = { on: following(states, current, only, 1), back: following(states, current, only, -1) };
   return (
     <div className="flex min-h-dvh flex-col">
       {look.ruler && <Ruler />}
@@ -91,6 +90,7 @@ function TryOut({ briefing }: { briefing: View<'Briefing'> }) {
             only={only}
             sections={ONE_PIECE}
             noted={NOTHING}
+            barred={NOTHING}
             onGo={go}
           />
         </div>
@@ -103,6 +103,7 @@ function TryOut({ briefing }: { briefing: View<'Briefing'> }) {
               <HandInCheck
                 sections={ONE_PIECE}
                 questions={states}
+                noted={NOTHING}
                 inTurn={false}
                 busy={false}
                 waiting={false}
@@ -117,7 +118,7 @@ function TryOut({ briefing }: { briefing: View<'Briefing'> }) {
                 most={null}
                 heading={heading}
                 position={current}
-                questions={questions.length}
+                questions={states}
                 marks={question.marks}
                 penalty={question.penalty}
                 topic={undefined}
@@ -166,15 +167,15 @@ function TryOut({ briefing }: { briefing: View<'Briefing'> }) {
         <SittingFooter
           next={null}
           state={state}
-          last={current === questions.length - 1}
-          on={ways.on}
-          back={ways.back}
+          ways={waysFrom(states, current, only)}
+          onAll={() => setOnly('all')}
           inTurn={false}
           tutor={false}
           reading={false}
           onGo={go}
           onFlag={(flagged) => change(current, { flagged })}
           onCheck={() => undefined}
+          onShow={() => undefined}
           onHandIn={() => setHanding(true)}
         />
       )}
@@ -192,6 +193,7 @@ function untouched(position: number): QuestionState {
     seen: position === 0,
     checked: false,
     locked: false,
+    closed: false,
     outcome: null,
     tries: [],
     activeMs: 0,

@@ -1,10 +1,10 @@
 import clsx from 'clsx';
-import { Maximize, ZoomIn, ZoomOut, type LucideIcon } from 'lucide-react';
 import { useEffect, useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
 import type { KindProps } from '../kind';
 import { zoom } from '../parts';
 import { useNear } from '../useNear';
-import type { Closeness, Zoomer } from './zoom';
+import { CLOSER, HowClose } from '../../../../ui/HowClose';
+import type { Closeness, Zoomer } from '../../../../ui/zoom';
 
 interface Point {
   x: number;
@@ -13,7 +13,6 @@ interface Point {
 
 const STEP = 0.02;
 const FINE_STEP = 0.004;
-const CLOSER = 1.6;
 /** Times as large. */
 const MOST = 6;
 const WHOLE: Closeness = { times: 1, x: 0, y: 0 };
@@ -83,26 +82,7 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
             By keyboard: arrow keys move a cross, Enter sets the point, + and − look closer or less close.
           </span>
         </p>
-        <div role="group" aria-label="How close" className="flex shrink-0">
-          <Closer
-            label="Closer"
-            Icon={ZoomIn}
-            off={!zoomable || view.times >= MOST}
-            onUse={() => zoomer.current?.by(CLOSER)}
-          />
-          <Closer
-            label="Less close"
-            Icon={ZoomOut}
-            off={view.times <= 1}
-            onUse={() => zoomer.current?.by(1 / CLOSER)}
-          />
-          <Closer
-            label="The whole picture"
-            Icon={Maximize}
-            off={view.times <= 1}
-            onUse={() => zoomer.current?.whole()}
-          />
-        </div>
+        <HowClose times={view.times} most={MOST} zoomer={zoomable ? zoomer : null} />
       </div>
       {/* An application of one thing: pointing. Its keys are told in the sentence above. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
@@ -179,21 +159,6 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
         </p>
       )}
     </div>
-  );
-}
-
-function Closer(props: { label: string; Icon: LucideIcon; off: boolean; onUse: () => void }) {
-  return (
-    <button
-      type="button"
-      aria-label={props.label}
-      title={props.label}
-      disabled={props.off}
-      onClick={props.onUse}
-      className="grid size-11 cursor-pointer place-items-center rounded-field hover:bg-base-content/10 disabled:cursor-default disabled:opacity-40 pointer-fine:size-9"
-    >
-      <props.Icon aria-hidden="true" className="size-5" />
-    </button>
   );
 }
 
