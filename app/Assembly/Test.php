@@ -119,6 +119,13 @@ final class Test extends Model
         return $this->of_exam && $this->section === null;
     }
 
+    /** Whether it has the sections of the exam, and is sat in another way than that. */
+    public function isInAnotherWay(): bool
+    {
+        return ! $this->of_exam &&
+            DB::table('test_items')->where('test_id', $this->id)->whereNotNull('section')->exists();
+    }
+
     /** Whether it can be sat again as it is: attempts of a series are counted, and no adaptive test recurs. */
     public function isRepeatable(): bool
     {

@@ -55,6 +55,7 @@ final readonly class ResultReader
         $tally = TallyView::of($whole->totals, $whole->meanMs);
         $habits = $this->habits($results);
         $share = $whole->totals->shareOfAll();
+        $another = $sitting->test->isInAnotherWay();
 
         return new ResultView(
             sitting: $sitting->id,
@@ -71,6 +72,7 @@ final readonly class ResultReader
             share: $expected === null && $share !== null ? Shown::wholePercent($share, $cut) : null,
             cut: Shown::percent($cut),
             counts: $sitting->counts,
+            anotherWay: $another,
             clickedThrough: Headline::isClickedThrough($habits->rapidGuesses, $whole->totals),
             same: $sitting->test->isRepeatable(),
             fresh: $sitting->test->canBeFresh($sitting->user_id),
@@ -80,7 +82,7 @@ final readonly class ResultReader
             opening: $expected->sentence ?? $headline->opening,
             facts: $expected === null ? $headline->facts : [],
             breakdowns: $expected === null
-                ? $this->breakdowns->of(results: $results, exam: $exam, sections: $sitting->test->of_exam)
+                ? $this->breakdowns->of(results: $results, exam: $exam, sections: $sitting->test->of_exam || $another)
                 : [],
             levels: array_map(LevelView::of(...), $sureness->levels),
             footing: FootingView::of($sureness->footing),

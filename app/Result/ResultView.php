@@ -18,6 +18,7 @@ final readonly class ResultView
      *     the cut it lies.
      * @param  string  $cut  The share that passes the real exam, as a percentage.
      * @param  bool  $counts  At least 80 % answered, so that it counts in statistics.
+     * @param  bool  $anotherWay  A paper or a rehearsal, not sat as in the exam: no whole exam is compared with it.
      * @param  bool  $clickedThrough  So many answers came faster than the questions can be read that it says little
      *     of what one knows.
      * @param  bool  $same  Whether its questions can be sat again as they are.
@@ -51,6 +52,7 @@ final readonly class ResultView
         public string $cut,
         public bool $counts,
         public bool $clickedThrough,
+        public bool $anotherWay,
         public bool $same,
         public bool $fresh,
         public ?ScaledView $scaled,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sitting;
 
 use App\Account\User;
+use App\Assembly\OtherWays;
 use App\Assembly\Paper;
 use App\Assembly\PaperTests;
 use App\Assembly\RecipeRequest;
@@ -55,15 +56,27 @@ final readonly class NewSittingController
             Paper::query()->with('exam')->where('exam_id', $candidacy->exam->id)->where('code', $paper)->first() ??
             throw Refusal::notFound();
 
-        return self::built(Sitting::createFor($this->papers->of($found, $request->section()), $candidacy->user));
+        $sitting = DB::transaction(fn (): Sitting => Sitting::createFor(
+            OtherWays::of($this->papers->of($found, $request->section()), way: $request->way(), candidacy: $candidacy),
+            $candidacy->user,
+        ));
+
+        return self::built($sitting);
     }
 
     #[Operation('Rehearse the exam', returns: BuiltView::class, status: 201)]
     public function rehearsal(OneSectionRequest $request, Candidacy $candidacy): JsonResponse
     {
-        $test = $this->rehearsals->build(candidacy: $candidacy, section: $request->section());
+        $sitting = DB::transaction(fn (): Sitting => Sitting::createFor(
+            OtherWays::of(
+                test: $this->rehearsals->build(candidacy: $candidacy, section: $request->section()),
+                way: $request->way(),
+                candidacy: $candidacy,
+            ),
+            $candidacy->user,
+        ));
 
-        return self::built(Sitting::createFor($test, $candidacy->user));
+        return self::built($sitting);
     }
 
     #[Operation('Sit a test of a series', returns: BuiltView::class, status: 201)]

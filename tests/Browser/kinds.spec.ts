@@ -160,3 +160,19 @@ test('pictures, order and gaps work from the keyboard alone', async ({ page }) =
   }
   expect([...left]).toEqual([]);
 });
+
+test('a paper is sat without a clock too, and its result says that it is compared with nobody’s', async ({ page }) => {
+  await signInAs(page, 'Petra Quill');
+  await page.goto('/ready');
+  await page.getByRole('combobox', { name: 'How to sit The paper of 2026' }).selectOption('without a clock');
+  await expect(page.getByText('It is compared with nobody’s')).toBeVisible();
+  await expectAccessible(page, 'main');
+  await page.getByRole('button', { name: 'Sit The paper of 2026' }).click();
+  await expect(page.getByRole('heading', { name: 'The paper of 2026, without a clock' })).toBeVisible();
+  await page.getByRole('link', { name: 'Begin', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Question 1 of 59' })).toBeVisible();
+  await expect(page.getByRole('timer')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await page.getByRole('button', { name: 'Hand in all the same' }).click();
+  await expect(page.getByText('but it was not sat as in the exam')).toBeVisible();
+});

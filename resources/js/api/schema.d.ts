@@ -2777,10 +2777,15 @@ export interface components {
             suffix: string | null;
             asksUnit: boolean;
         };
-        /** @description The whole, or one section of it alone. */
+        /** @description The whole, or one section of it alone, and how. */
         OneSectionRequest: {
             /** @description Its code; null: all. */
             section: string | null;
+            /**
+             * @description Of another than as in the exam nothing is compared.
+             * @enum {string}
+             */
+            way?: "exam" | "pausable" | "untimed" | "tutor";
         };
         OpenRequest: {
             tab: string;
@@ -3399,6 +3404,8 @@ export interface components {
             counts: boolean;
             /** @description So many answers came faster than the questions can be read that it says little of what one knows. */
             clickedThrough: boolean;
+            /** @description A paper or a rehearsal, not sat as in the exam: no whole exam is compared with it. */
+            anotherWay: boolean;
             /** @description Whether its questions can be sat again as they are. */
             same: boolean;
             /** @description Whether fresh questions can be had in the same way. */

@@ -11,6 +11,7 @@ use App\Question\Syllabus;
 use App\Workshop\BankLoader;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Feature\TestCase;
 use Uplandia\Core\Assembly\PaperItem;
 use Uplandia\Core\Question\Kind;
@@ -183,6 +184,40 @@ final class ReadyTestsTest extends TestCase
             $asked = DB::table('test_items')->where('test_id', $test)->pluck('question_id');
             self::assertSame([40, 40], [$asked->count(), $asked->unique()->count()]);
         }
+    }
+
+    #[TestWith(['pausable', 'timed', true])]
+    #[TestWith(['untimed', 'untimed', false])]
+    #[TestWith(['tutor', 'tutor', false])]
+    public function test_a_paper_or_a_rehearsal_can_be_sat_in_another_way_that_nothing_is_compared_with(
+        string $way,
+        string $mode,
+        bool $clocked,
+    ): void {
+        $this->demo('licence');
+        $path = '/api/exams/upland-guide';
+        foreach (["{$path}/papers/2025/sittings", "{$path}/rehearsals"] as $of) {
+            $asInExam = $this->postJson($of, ['section' => null])->assertCreated()->json('sitting');
+            $sitting = $this->postJson($of, ['section' => null, 'way' => $way])->assertCreated()->json('sitting');
+            $exam = $this->getJson("/api/sittings/{$asInExam}")->json();
+            $this->getJson("/api/sittings/{$sitting}")
+                ->assertJsonPath('mode', $mode)
+                ->assertJsonPath('marks', $exam['marks'])
+                ->assertJsonPath('questions', $exam['questions'])
+                ->assertJsonPath('sections', [])
+                ->assertJsonPath('rules', [])
+                ->assertJsonPath('pausable', true)
+                ->assertJsonPath('limitMs', $clocked ? $exam['limitMs'] : null);
+            $this->open($sitting);
+            $this->handIn($sitting)->assertOk();
+            $this->getJson("/api/sittings/{$sitting}/result")
+                ->assertOk()
+                ->assertJsonPath('anotherWay', true)
+                ->assertJsonPath('scaled', null)
+                ->assertJsonPath('place.cohort', null);
+        }
+        $this->postJson("{$path}/rehearsals", ['section' => null, 'way' => 'backwards'])->assertStatus(422);
+        self::assertSame(0, Artisan::call('recount'), Artisan::output());
     }
 
     public function test_whoever_has_met_it_all_gets_ten_quick_ones_too(): void

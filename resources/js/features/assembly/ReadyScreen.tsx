@@ -79,8 +79,11 @@ function Rehearsal({ page }: { page: View<'Ready'> }) {
   const { exam, sections, questions, minutes } = page;
   const begin = useBegin();
   const time = useOwnTime();
+  const [way, setWay] = useState<Way>('exam');
   const rehearse = (section: string | null) =>
-    begin.go(() => ask(api.POST('/api/exams/{exam}/rehearsals', { params: { path: { exam } }, body: { section } })));
+    begin.go(() =>
+      ask(api.POST('/api/exams/{exam}/rehearsals', { params: { path: { exam } }, body: { section, way } })),
+    );
   return (
     <section aria-labelledby="rehearsal" className="grid gap-3">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-3 rounded-box border-2 border-primary p-4">
@@ -91,7 +94,9 @@ function Rehearsal({ page }: { page: View<'Ready'> }) {
           <p>
             {count(questions, 'question')}, {time(minutes)}, under its real rules. New questions come first.
           </p>
+          {way !== 'exam' && <NotAsInTheExam />}
         </div>
+        <Ways of="the rehearsal" way={way} onWay={setWay} />
         <Button weight="main" busy={begin.isPending} onClick={() => rehearse(null)}>
           Rehearse it
         </Button>
@@ -112,6 +117,39 @@ function Rehearsal({ page }: { page: View<'Ready'> }) {
         </div>
       )}
     </section>
+  );
+}
+
+type Way = NonNullable<View<'OneSectionRequest'>['way']>;
+
+const WAYS: Record<Way, string> = {
+  exam: 'as in the exam',
+  pausable: 'with its time, pausable',
+  untimed: 'without a clock',
+  tutor: 'with reasons after each',
+};
+
+/** How it is sat. */
+function Ways({ of, way, onWay }: { of: string; way: Way; onWay: (way: Way) => void }) {
+  return (
+    <select
+      aria-label={`How to sit ${of}`}
+      value={way}
+      onChange={(event) => onWay(event.target.value as Way)}
+      className="select w-auto border-base-content/50 text-base pointer-fine:h-9"
+    >
+      {Object.entries(WAYS).map(([value, words]) => (
+        <option key={value} value={value}>
+          {words}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+function NotAsInTheExam() {
+  return (
+    <p className="text-sm text-base-content/75">It is compared with nobody’s, and gets no score on the exam’s scale.</p>
   );
 }
 
@@ -191,6 +229,7 @@ function Paper(props: { exam: string; paper: View<'Paper'>; sections: View<'Read
   const time = useOwnTime();
   const { exam, paper } = props;
   const [section, setSection] = useState('');
+  const [way, setWay] = useState<Way>('exam');
   const begin = useBegin();
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-base-300 py-2">
@@ -199,6 +238,7 @@ function Paper(props: { exam: string; paper: View<'Paper'>; sections: View<'Read
         <p className="text-sm text-base-content/75">
           {paper.met === 0 ? 'All of it is new to you.' : `You have met ${paper.met} of its ${paper.questions}.`}
         </p>
+        {way !== 'exam' && <NotAsInTheExam />}
       </div>
       {props.sections.length > 1 && (
         <select
@@ -215,6 +255,7 @@ function Paper(props: { exam: string; paper: View<'Paper'>; sections: View<'Read
           ))}
         </select>
       )}
+      <Ways of={paper.title} way={way} onWay={setWay} />
       <Button
         small
         busy={begin.isPending}
@@ -224,7 +265,7 @@ function Paper(props: { exam: string; paper: View<'Paper'>; sections: View<'Read
             ask(
               api.POST('/api/exams/{exam}/papers/{paper}/sittings', {
                 params: { path: { exam, paper: paper.code } },
-                body: { section: section === '' ? null : section },
+                body: { section: section === '' ? null : section, way },
               }),
             ),
           )

@@ -97,6 +97,13 @@ function Result({ result }: { result: View<'Result'> }) {
         </Notice>
       )}
 
+      {result.anotherWay && (
+        <Notice>
+          These are questions of the exam with their marks, but it was not sat as in the exam: it has no score on the
+          exam’s scale, and is compared with nobody’s.
+        </Notice>
+      )}
+
       {!result.counts && (
         <Notice>
           Fewer than 80 % of the questions were answered, so this sitting stays out of comparisons with others.
