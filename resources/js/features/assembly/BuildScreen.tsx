@@ -399,7 +399,8 @@ function TheClock({ page, build }: { page: View<'Builder'>; build: Building }) {
   return (
     <div className="mt-2 flex flex-wrap items-center gap-2">
       <input
-        inputMode="numeric"
+        // Hours can be typed too, which a pad of figures alone would not let one.
+        inputMode={each ? 'numeric' : 'text'}
         aria-label={each ? 'Seconds for each question' : 'Minutes'}
         value={choices.secondsEach ?? choices.minutes}
         placeholder={each ? usual : there ? String(there.minutes) : ''}

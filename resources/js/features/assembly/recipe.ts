@@ -1,3 +1,4 @@
+import { minutesOf } from '../../ui/minutes';
 import type { View } from '../../api/client';
 import { RecipeRequest as LIMITS } from '../../api/limits';
 
@@ -174,8 +175,10 @@ export function faultsOf(choices: Choices): Faults {
   if (choices.mode === 'timed' && choices.secondsEach !== null) {
     if (!whole(choices.secondsEach, secondsEach))
       faults.minutes = `A question has between ${secondsEach.least} and ${inFull(secondsEach.most)} seconds, in whole ones.`;
-  } else if (choices.mode === 'timed' && choices.minutes !== '' && !whole(choices.minutes, minutes)) {
-    faults.minutes = `A time limit lies between ${minutes.least} and ${minutes.most} minutes, in whole ones.`;
+  } else if (choices.mode === 'timed' && choices.minutes !== '') {
+    const meant = minutesOf(choices.minutes);
+    if (meant === null || meant < minutes.least || meant > minutes.most)
+      faults.minutes = `A time limit lies between ${minutes.least} and ${minutes.most} minutes: 90, 1:30 and 1 h 30 are the same.`;
   }
   return faults;
 }
@@ -205,7 +208,7 @@ export function recipeOf(choices: Choices): Recipe {
     spread,
     count: totalOf(choices),
     minutes:
-      mode === 'timed' && choices.secondsEach === null && choices.minutes !== '' ? Number(choices.minutes) : null,
+      mode === 'timed' && choices.secondsEach === null && choices.minutes !== '' ? minutesOf(choices.minutes) : null,
     secondsEach: mode === 'timed' && choices.secondsEach !== null ? Number(choices.secondsEach) : null,
     runningScore: choices.runningScore,
     asksSureness: choices.asksSureness,

@@ -7,6 +7,7 @@ import { clock, signed, toldPercent } from '../../ui/words';
 import { ahead, isTimeForBreak, paceWords, spoken } from './pace';
 import { Saved } from './Saved';
 import type { SittingStore, Snapshot } from './sittingStore';
+import { useOwnClock, useShown } from './kit/ownClock';
 import { useRemaining, useZero } from './useSitting';
 
 // Made once: the head is drawn again with every question.
@@ -72,6 +73,7 @@ export function SittingHeader(props: {
           }
         />
       )}
+      {briefing.mode !== 'timed' && <OwnClockShown sitting={briefing.id} />}
       {briefing.pausable && (
         <Tool label="Pause" off={!active} onUse={() => void store.pause()}>
           {PAUSE}
@@ -91,6 +93,19 @@ export function SittingHeader(props: {
         {CASE} Kit
       </button>
     </div>
+  );
+}
+
+/** One's own clock, once it was started: set going and stopped in the kit. */
+function OwnClockShown({ sitting }: { sitting: string }) {
+  const [own] = useOwnClock(sitting);
+  const ms = useShown(own);
+  if (own.since === null && own.goneMs === 0) return null;
+  return (
+    <p className={clsx('font-mono', own.since === null && 'text-base-content/60')}>
+      <span className="sr-only">My clock: </span>
+      {clock(ms)}
+    </p>
   );
 }
 

@@ -14,7 +14,7 @@ import { OpenSection } from '../result/openSection';
 import { barred, firstOf, following, leftBlankBy, waysFrom, type Only } from './following';
 import { HandedIn } from './HandedIn';
 import { useKit, type Workbench } from './kit/kit';
-import { KitPanel } from './kit/KitPanel';
+import { KitPanel, TIMED } from './kit/KitPanel';
 import { ClosingBlank, Leaving, runsOn, ShowingBlank, useWarned } from './goingAway';
 import { KitTool } from './kit/KitTools';
 import { Ruler } from './kit/Ruler';
@@ -305,7 +305,7 @@ function Open({
           </div>
         </main>
         {asking && (
-          <KitPanel kit={kit} open={open}>
+          <KitPanel kit={kit} open={open} {...(sitting.briefing.mode === 'timed' && { tools: TIMED })}>
             {(tool) => <KitTool tool={tool} bench={bench} />}
           </KitPanel>
         )}

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { Backpack, Calculator, Keyboard, NotebookPen, PencilRuler, SunMoon, Table2, X } from 'lucide-react';
+import { Backpack, Calculator, Keyboard, NotebookPen, PencilRuler, SunMoon, Table2, Timer, X } from 'lucide-react';
 import { memo, useCallback, useEffect, useRef, useState, type ReactNode } from 'react';
 import type { Kit, Tool } from './kit';
 
@@ -12,9 +12,12 @@ const RAIL: readonly [Tool, string, ReactNode][] = (
     ['scratch', 'Scratch', PencilRuler],
     ['look', 'Look', SunMoon],
     ['along', 'Along', Backpack],
+    ['clock', 'My clock', Timer],
     ['keys', 'Keys', Keyboard],
   ] as const
 ).map(([tool, name, Icon]) => [tool, name, <Icon key={tool} aria-hidden="true" className="size-5" />]);
+/** Where a clock runs, there is no other. */
+export const TIMED = RAIL.map(([tool]) => tool).filter((tool) => tool !== 'clock');
 const ALL = RAIL.map(([tool]) => tool);
 const TITLES: Record<Tool, string> = {
   notes: 'This question',
@@ -24,6 +27,7 @@ const TITLES: Record<Tool, string> = {
   look: 'Look',
   keys: 'Keys',
   along: 'Without a connection',
+  clock: 'My clock',
   handbook: 'Handbook',
 };
 

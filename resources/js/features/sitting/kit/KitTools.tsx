@@ -42,6 +42,7 @@ const Laid = memo(function Laid({ tool, bench }: { tool: Tool; bench: Workbench 
       );
     case 'tables':
     case 'look':
+    case 'clock':
     case 'keys':
     case 'handbook':
       return (

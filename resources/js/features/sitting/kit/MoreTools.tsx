@@ -8,6 +8,7 @@ import { ShortcutSettings } from '../ShortcutSettings';
 import { SectionPage } from '../../library/SectionPage';
 import { handbooksHere } from '../packs/handbooks';
 import type { Workbench } from './kit';
+import { OwnClockTool } from './OwnClockTool';
 import { Tables } from './Tables';
 
 /** The tools that most sittings do without. */
@@ -15,7 +16,7 @@ export default function MoreTools({
   tool,
   bench,
 }: {
-  tool: 'tables' | 'look' | 'keys' | 'handbook';
+  tool: 'tables' | 'look' | 'keys' | 'clock' | 'handbook';
   bench: Workbench;
 }) {
   switch (tool) {
@@ -25,6 +26,8 @@ export default function MoreTools({
       return <LookFields look={bench.look} onChange={bench.onLook} />;
     case 'keys':
       return <ShortcutSettings onChange={bench.onShortcuts} />;
+    case 'clock':
+      return <OwnClockTool sitting={bench.sitting} />;
     case 'handbook':
       return bench.page && <Page exam={bench.exam} code={bench.page} />;
   }

@@ -2,7 +2,7 @@ import { useCallback, useState, type ReactNode } from 'react';
 import type { Look } from '../../../ui/look';
 import type { Shortcuts } from '../../../ui/shortcuts';
 
-export type Tool = 'notes' | 'calculator' | 'tables' | 'scratch' | 'look' | 'keys' | 'along' | 'handbook';
+export type Tool = 'notes' | 'calculator' | 'tables' | 'scratch' | 'look' | 'keys' | 'along' | 'clock' | 'handbook';
 
 /** What lies beside the questions of one sitting, and is open on each of them until it is put away. */
 export interface Kit {
@@ -13,7 +13,7 @@ export interface Kit {
   close(): void;
 }
 
-const TOOLS: readonly Tool[] = ['notes', 'calculator', 'tables', 'scratch', 'look', 'keys', 'along'];
+const TOOLS: readonly Tool[] = ['notes', 'calculator', 'tables', 'scratch', 'look', 'keys', 'along', 'clock'];
 
 export function useKit(sitting: string): Kit {
   const key = `uplandia.kit.${sitting}`;
