@@ -22,9 +22,9 @@ test('a test that adapts: one question at a time, never back, and a range at the
   await expectAccessible(page);
   await expect(page.getByRole('button', { name: /^Question \d/ })).toHaveCount(1);
   await expect(page.getByRole('button', { name: 'Leave it blank' })).toBeVisible();
-  await page.getByRole('button', { name: 'Along', exact: true }).click();
+  await page.getByRole('button', { name: 'Offline', exact: true }).click();
   await expect(page.getByText('this test cannot be taken along')).toBeVisible();
-  await page.getByRole('button', { name: 'Put it away' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
 
   // What was in front of one when the page went is there again, and the question before it is closed.
   await answerAnything(page);

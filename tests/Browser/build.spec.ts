@@ -144,6 +144,8 @@ test('a recipe is kept under a name, brought back, renamed and deleted', async (
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: `${name} again`, exact: true })).toBeVisible();
   await begins(page).click();
+  // Before a clock starts, one sees what it is for.
+  await page.getByRole('link', { name: 'Start the clock' }).click();
   await isFirst(page, 7);
   await page.goto('/build');
   await page.getByRole('button', { name: `delete ${name} again` }).click();
@@ -209,6 +211,7 @@ test('a time for each question moves on by itself, and nobody goes back', async 
   await page.getByRole('checkbox', { name: 'ask how sure I am' }).uncheck();
   await expect(page.getByText(/^3 questions on .*1\s+min$/)).toBeVisible();
   await begins(page).click();
+  await page.getByRole('link', { name: 'Start the clock' }).click();
   await isFirst(page, 3);
   await expect(page.getByText('How sure?')).toHaveCount(0);
   await page.getByRole('radio').first().check();

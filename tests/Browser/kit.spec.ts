@@ -32,7 +32,7 @@ test('the calculator reckons, keeps its tape, and answers a number', async ({ pa
   await expect(page.locator('#the-question').getByRole('textbox').first()).toHaveValue('2.25');
   await page.getByRole('checkbox', { name: 'Scientific' }).check();
   await field.fill('sin(30)');
-  await page.getByRole('button', { name: 'Reckon' }).click();
+  await page.getByRole('button', { name: 'Equals' }).click();
   await expect(page.getByRole('list', { name: 'Tape' })).toContainText('0.5');
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Next', exact: true }).click();
@@ -257,7 +257,7 @@ test.describe('the kit on a phone', () => {
     }
     // Of the question behind it some button is always half hidden.
     await expectAccessible(page, 'aside');
-    await page.getByRole('button', { name: 'Put it away' }).tap();
+    await page.getByRole('button', { name: 'Close', exact: true }).tap();
     await expect(page.getByRole('complementary', { name: 'This question' })).toBeHidden();
     await expectAccessible(page);
     await page.getByRole('radio').first().tap();

@@ -87,7 +87,7 @@ test('cards go out and come in as a file, and a file that cannot be read says wh
   await expect(page.getByRole('alert')).toHaveText(
     'Line 1: Here a "Front:" with its "Back:" is missing. Nothing was taken in.',
   );
-  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
   await bring('a.csv', 'front,back\n"one, two",$x^2$\n');
   await expect(page.getByText('1 new card came in.')).toBeVisible();
   await page.getByRole('button', { name: 'Done' }).click();

@@ -78,7 +78,7 @@ test('untimed, whole: to a question by its number, and one’s own time on it', 
   await page.getByRole('button', { name: 'Look', exact: true }).click();
   await page.getByRole('checkbox', { name: 'My time on each question' }).check();
   await expect(page.getByText(/^0:0[1-9] on this one$/)).toBeVisible();
-  await page.getByRole('button', { name: 'Put it away' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
   const where = page.getByRole('textbox', { name: 'Go to' });
   await where.fill('13');
   await where.press('Enter');

@@ -9,7 +9,7 @@ test.afterEach(() => server.kill());
 test.use({ baseURL: server.address });
 
 async function takeAlong(page: Page) {
-  await page.getByRole('button', { name: 'Along', exact: true }).click();
+  await page.getByRole('button', { name: 'Offline', exact: true }).click();
   await page.getByRole('button', { name: 'Take it along' }).click();
   await expect(page.getByText('This test is on this device')).toBeVisible({ timeout: 60_000 });
 }

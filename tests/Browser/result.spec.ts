@@ -104,7 +104,7 @@ test('a review is gone through by keys, with the handbook beside it, and read as
   const beside = page.getByRole('complementary', { name: 'Handbook' });
   await expect(beside.getByRole('heading', { name: title ?? '', exact: true })).toBeVisible();
   await expectAccessible(page);
-  await beside.getByRole('button', { name: 'Put it away' }).click();
+  await beside.getByRole('button', { name: 'Close', exact: true }).click();
   await expect(beside).toHaveCount(0);
   await page.getByRole('link', { name: /^Missed \(/ }).click();
   const missed = Number(/\d+/.exec((await page.getByRole('link', { name: /^Missed \(/ }).textContent()) ?? '')?.[0]);

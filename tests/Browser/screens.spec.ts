@@ -204,7 +204,7 @@ test('keys while sitting can be changed and turned off, and the route line can b
   await expect(heading).toContainText('Question 2');
   await page.getByRole('button', { name: 'Keys' }).click();
   await page.getByLabel('Go on a question').fill('x');
-  await page.getByRole('button', { name: 'Put it away' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
   await page.keyboard.press(']');
   await expect(heading).toContainText('Question 2');
   await page.keyboard.press('x');

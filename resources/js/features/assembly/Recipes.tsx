@@ -174,7 +174,7 @@ export function Named(props: {
         Keep
       </Button>
       <Button small weight="quiet" onClick={props.onBack}>
-        Leave it
+        Cancel
       </Button>
     </div>
   );

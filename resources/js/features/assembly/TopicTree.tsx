@@ -101,7 +101,7 @@ export function TopicTree(props: {
         <span className="w-14 max-sm:hidden">
           {props.mastery?.topics.some(({ share }) => share != null) && 'stand'}
         </span>
-        <Figures fits="fits" fresh="new" all="all" drawn="drawn" />
+        <Figures fits="match" fresh="new" all="all" drawn="drawn" />
         {props.byHand && <span className="w-16 text-right">by hand</span>}
       </div>
       <div className="flex">

@@ -74,7 +74,7 @@ export const POOLS: readonly { pool: Pool; label: string }[] = [
   { pool: 'flagged', label: 'flagged' },
   { pool: 'starred', label: 'starred' },
   { pool: 'with_notes', label: 'with notes' },
-  { pool: 'false_footing', label: 'false footing' },
+  { pool: 'false_footing', label: 'false footing (sure, and wrong)' },
   { pool: 'in_gap_book', label: 'in my gap book' },
   { pool: 'due', label: 'due to revisit' },
 ];

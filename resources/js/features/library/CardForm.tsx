@@ -39,7 +39,7 @@ export function CardForm(props: {
             Keep the card
           </Button>
           <Button weight="quiet" onClick={close}>
-            Leave it
+            Cancel
           </Button>
         </>
       }

@@ -91,7 +91,7 @@ export function WordToAuthors({ sitting, position }: { sitting: string; position
           Tell them
         </Button>
         <Button small weight="quiet" onClick={() => setOpen(false)}>
-          Leave it
+          Cancel
         </Button>
       </div>
     </form>

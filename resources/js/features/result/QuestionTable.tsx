@@ -203,13 +203,11 @@ function Row({ line, sitting, show, tries }: { line: Line; sitting: string; show
         </span>
       </td>
       <td className="w-full max-w-0 min-w-44 print:min-w-24">
-        <span className="flex gap-2">
-          <span className="max-w-[45%] shrink-0 truncate" title={`${line.topic}, ${line.subtopic}`}>
-            {line.subtopic}
-          </span>
-          <span className="truncate text-base-content/75" title={line.excerpt}>
-            {line.excerpt}
-          </span>
+        <span className="line-clamp-2" title={line.excerpt}>
+          {line.excerpt}
+        </span>
+        <span className="block truncate text-sm text-base-content/75" title={`${line.topic}, ${line.subtopic}`}>
+          {line.subtopic}
         </span>
       </td>
       <td>{capital(line.difficulty)}</td>

@@ -20,7 +20,7 @@ export function SectionBeside({ exam, code, onClose }: { exam: string; code: str
         ref={(button) => button?.focus()}
         className="float-right inline-flex min-h-11 cursor-pointer items-center gap-1 px-2 pointer-fine:min-h-9"
       >
-        <X aria-hidden="true" className="size-4" /> Put it away
+        <X aria-hidden="true" className="size-4" /> Close
       </button>
       {page.isPending ? (
         <Loading what="Turning the page" />

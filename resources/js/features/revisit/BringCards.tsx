@@ -39,7 +39,7 @@ export function BringCards({ exam, onClose }: { exam: string; onClose: () => voi
             >
               Take them in
             </Button>
-            <Button onClick={onClose}>Leave it</Button>
+            <Button onClick={onClose}>Cancel</Button>
           </>
         )
       }

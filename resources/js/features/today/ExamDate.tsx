@@ -61,7 +61,7 @@ export function ExamDate({ of }: { of: Pick<View<'Today'>, 'exam' | 'examDate' |
         {date === '' ? 'No date' : 'Keep it'}
       </Button>
       <Button small weight="quiet" onClick={() => setOpen(false)}>
-        Leave it
+        Cancel
       </Button>
       {keeping.isError && (
         <p role="alert" className="basis-full text-error">

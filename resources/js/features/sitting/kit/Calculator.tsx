@@ -123,7 +123,7 @@ export default function Calculator({ sitting, onUse }: { sitting: string; onUse:
           </button>
           <button
             type="submit"
-            aria-label="Reckon"
+            aria-label="Equals"
             className="btn btn-primary h-11 min-h-0 px-0 text-lg pointer-fine:h-9"
           >
             =

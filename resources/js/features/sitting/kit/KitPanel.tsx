@@ -11,7 +11,7 @@ const RAIL: readonly [Tool, string, ReactNode][] = (
     ['tables', 'Tables', Table2],
     ['scratch', 'Scratch', PencilRuler],
     ['look', 'Look', SunMoon],
-    ['along', 'Along', Backpack],
+    ['along', 'Offline', Backpack],
     ['clock', 'My clock', Timer],
     ['keys', 'Keys', Keyboard],
   ] as const
@@ -91,7 +91,7 @@ export function KitPanel({
           <h2 className="font-bold">{open && TITLES[open]}</h2>
           <button
             type="button"
-            aria-label="Put it away"
+            aria-label="Close"
             className="grid size-11 cursor-pointer place-items-center rounded-field hover:bg-base-content/10 pointer-fine:size-8"
             onClick={() => kit.close()}
           >
