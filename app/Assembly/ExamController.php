@@ -4,17 +4,24 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
+use App\Handbook\HandbookSection;
+use App\Handbook\SectionLinkView;
 use App\Http\Contract\Operation;
 use App\Question\Exam;
 use App\Question\QuestionSets;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Filter\KindFilter;
+use Uplandia\Core\Assembly\Filter\TagFilter;
 use Uplandia\Core\Shown;
 
 final readonly class ExamController
 {
+    /** Sections of the handbook beside a subtopic. */
+    private const MOST_READ = 3;
+
     public function __construct(private QuestionSets $sets)
     {
     }
@@ -24,7 +31,11 @@ final readonly class ExamController
     {
         $blueprint = $exam->blueprint();
         $syllabus = Syllabus::of($exam);
-        $topics = array_map(fn (SyllabusTopic $top): ExamTopicView => self::topic($syllabus, $top), $syllabus->tops());
+        $read = self::read($exam);
+        $topics = array_map(
+            fn (SyllabusTopic $top): ExamTopicView => self::topic($syllabus, top: $top, read: $read),
+            $syllabus->tops(),
+        );
 
         return new JsonResponse(
             new ExamView(
@@ -52,7 +63,8 @@ final readonly class ExamController
         );
     }
 
-    private static function topic(Syllabus $syllabus, SyllabusTopic $top): ExamTopicView
+    /** @param  array<int, list<SectionLinkView>>  $read  by topic */
+    private static function topic(Syllabus $syllabus, SyllabusTopic $top, array $read): ExamTopicView
     {
         $under = $syllabus->under($top);
 
@@ -61,7 +73,41 @@ final readonly class ExamController
             name: $top->name,
             weight: $top->weight,
             questions: $top->questions + array_sum(array_column($under, 'questions')),
-            subtopics: array_column($under, 'name'),
+            subtopics: array_map(
+                fn (SyllabusTopic $one): ExamSubtopicView => new ExamSubtopicView(
+                    code: $one->code,
+                    name: $one->name,
+                    questions: $one->questions,
+                    sections: $read[$one->id] ?? [],
+                ),
+                $under,
+            ),
         );
+    }
+
+    /** @return array<int, list<SectionLinkView>> by topic: what most of its questions refer to, the most first */
+    private static function read(Exam $exam): array
+    {
+        $sections = HandbookSection::query()
+            ->where('exam_id', $exam->id)
+            ->get(['code', 'chapter', 'title', 'lesson'])
+            ->keyBy('code');
+        $rows = DB::table('question_tags')
+            ->join('questions', 'questions.id', '=', 'question_tags.question_id')
+            ->where('questions.exam_id', $exam->id)
+            ->whereNull('questions.retired_at')
+            ->where('question_tags.family', TagFilter::READS)
+            ->groupBy('questions.topic_id', 'question_tags.value')
+            ->orderByRaw('count(*) desc, question_tags.value')
+            ->get(['questions.topic_id', 'question_tags.value']);
+        $read = [];
+        foreach ($rows as $row) {
+            $section = $sections[(string) $row->value] ?? null;
+            if ($section !== null && count($read[(int) $row->topic_id] ?? []) < self::MOST_READ) {
+                $read[(int) $row->topic_id][] = SectionLinkView::of($section);
+            }
+        }
+
+        return $read;
     }
 }

@@ -10,7 +10,7 @@ final readonly class ExamTopicView
     /**
      * @param  string|null  $weight  Exact, in per cent.
      * @param  int  $questions  In the bank.
-     * @param  list<string>  $subtopics
+     * @param  list<ExamSubtopicView>  $subtopics
      */
     public function __construct(
         public string $code,

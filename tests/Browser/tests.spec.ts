@@ -65,6 +65,8 @@ for (const [size, viewport] of Object.entries(SIZES)) {
       await expect(page.getByRole('row', { name: /Days on the hill 13 2/ })).toBeVisible();
       await page.goto('/exam');
       await expect(page.getByText('160 on a scale from 0 to 240')).toBeVisible();
+      // Down to each subtopic, with what to read on it.
+      await expect(page.getByRole('row', { name: /^Knots \d+ / }).getByRole('link').first()).toBeVisible();
       await expectAccessible(page);
       await expectNoSidewaysScroll(page);
 
@@ -77,7 +79,8 @@ for (const [size, viewport] of Object.entries(SIZES)) {
       await page.goto('/ready');
       await expect(page.getByRole('row', { name: new RegExp(`^${test_} (8 Timed, 10 min )?1 of 3`) })).toBeVisible();
       await page.getByRole('link', { name: `Go on with ${test_}` }).click();
-      await page.getByRole('link', { name: 'Begin' }).click();
+      await expect(page.getByText('Attempt 1 of 3: it counts as soon as you begin.')).toBeVisible();
+      await page.getByRole('link', { name: 'Start the clock' }).click();
       await expect(page.getByRole('heading', { name: 'Question 1 of 8' })).toBeVisible();
     });
 
@@ -128,7 +131,7 @@ test.describe('by touch', () => {
     await dropOpenTests(page, 'refuge-warden');
     await page.goto('/ready');
     await page.getByRole('button', { name: 'Begin Fire' }).tap();
-    await page.getByRole('link', { name: 'Begin' }).tap();
+    await page.getByRole('link', { name: /^(Begin|Start the clock)$/ }).tap();
     await expect(page.getByRole('heading', { name: 'Question 1 of 8' })).toBeVisible();
     await page.getByRole('radio').first().tap();
     await expect(page.getByRole('radio').first()).toBeChecked();
@@ -253,7 +256,7 @@ test('a test is shared by a code, and another sits exactly its questions', async
   await expect(other.getByText('There is no test with this code.')).toBeVisible();
   await other.getByRole('textbox', { name: 'Code of the test' }).fill(code.toLowerCase());
   await other.keyboard.press('Enter');
-  await other.getByRole('link', { name: 'Begin' }).click();
+  await other.getByRole('link', { name: /^(Begin|Start the clock)$/ }).click();
   await expect(other.getByRole('heading', { name: 'Question 1 of 4' })).toBeVisible();
   // The options stand in an order of their own; their words are the same.
   const words = (text: string | null) => [...(text ?? '')].sort().join('');

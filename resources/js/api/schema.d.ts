@@ -2245,6 +2245,15 @@ export interface components {
                 [key: string]: number;
             };
         };
+        /** @description What is asked within a topic, and where to read about it. */
+        ExamSubtopic: {
+            code: string;
+            name: string;
+            /** @description In the bank. */
+            questions: number;
+            /** @description Of the handbook, those that most of its reasons refer to. */
+            sections: components["schemas"]["SectionLink"][];
+        };
         /** @description A topic of the real exam. */
         ExamTopic: {
             code: string;
@@ -2253,7 +2262,7 @@ export interface components {
             weight: string | null;
             /** @description In the bank. */
             questions: number;
-            subtopics: string[];
+            subtopics: components["schemas"]["ExamSubtopic"][];
         };
         Exams: {
             exams: components["schemas"]["ExamLink"][];

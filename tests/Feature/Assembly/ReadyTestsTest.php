@@ -275,6 +275,11 @@ final class ReadyTestsTest extends TestCase
             ->assertJsonPath('kinds.single', DB::table('questions')->where('kind', 'single')->count());
         self::assertSame(363, array_sum($page->json('topics.*.questions')));
         self::assertSame(363, array_sum($page->json('kinds')));
+        // Down to each subtopic, and what its questions refer to most.
+        self::assertSame(363, array_sum($page->json('topics.*.subtopics.*.questions')));
+        foreach ($page->json('topics.*.subtopics.*.sections') as $sections) {
+            self::assertContains(count($sections), [1, 2, 3]);
+        }
     }
 
     public function test_attempts_at_a_series_are_counted_and_the_best_is_told(): void

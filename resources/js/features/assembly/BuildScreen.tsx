@@ -20,7 +20,7 @@ import { MODES, PENALTIES, POOLS, toggled, type Choices, type Mode, type Pool, t
 import { Recipes } from './Recipes';
 import { Sentence } from './Sentence';
 import { Shortfall } from './Shortfall';
-import { TopicTree } from './TopicTree';
+import { TopicTree, usable } from './TopicTree';
 import { useBuild, type Building } from './useBuild';
 import { Tick } from '../../ui/Tick';
 
@@ -111,7 +111,10 @@ function Build({ page }: { page: View<'Builder'> }) {
               exam={page.exam}
               words={choices.words}
               onWords={(words) => change({ words })}
-              onTopic={(code) => change({ words: '', topics: [code] })}
+              onTopic={(code) => {
+                const top = page.topics.find((topic) => topic.code === code && topic.subtopics.length > 0);
+                change({ words: '', topics: top ? usable(top) : [code] });
+              }}
             />
           )}
           <TopicTree

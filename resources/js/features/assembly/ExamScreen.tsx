@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import type { View } from '../../api/client';
-import { aboutExam } from '../../api/queries';
+import { aboutExam, progress } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
@@ -80,7 +80,7 @@ function About({ exam }: { exam: View<'Exam'> }) {
                 key={topic.code}
                 className="grid grid-cols-[1fr_7rem_3.5rem_3.5rem] items-center gap-x-3 border-t border-base-300 py-1"
               >
-                <span title={topic.subtopics.join(', ')}>{topic.name}</span>
+                <span title={topic.subtopics.map(({ name }) => name).join(', ')}>{topic.name}</span>
                 <svg viewBox="0 0 100 8" preserveAspectRatio="none" aria-hidden="true" className="h-2 w-full">
                   <rect width={3 * Number(topic.weight ?? 0)} height="8" className="fill-primary/60" />
                 </svg>
@@ -140,6 +140,7 @@ function About({ exam }: { exam: View<'Exam'> }) {
         </Table>
       </section>
       <ExtraTime />
+      <Guide exam={exam} />
       <section aria-labelledby="kinds">
         <h2 id="kinds" className="mb-1 font-bold">
           Kinds of question in the bank
@@ -152,5 +153,66 @@ function About({ exam }: { exam: View<'Exam'> }) {
         </p>
       </section>
     </div>
+  );
+}
+
+/** Subtopic by subtopic: what is asked, how far one has come, and where to read about it. To print, it has boxes. */
+function Guide({ exam }: { exam: View<'Exam'> }) {
+  const stands = useQuery(progress(exam.exam));
+  const come = new Map(stands.data?.topics.flatMap(({ parts }) => parts).map((part) => [part.code, part]));
+  return (
+    <section aria-labelledby="guide" className="grid gap-1">
+      <h2 id="guide" className="font-bold">
+        What is asked, subtopic by subtopic
+      </h2>
+      {stands.isError && <Failure error={stands.error} retry={() => void stands.refetch()} />}
+      <Table
+        caption="What is asked, subtopic by subtopic"
+        head={
+          <tr>
+            <th scope="col">Subtopic</th>
+            <th scope="col">In the bank</th>
+            <th scope="col">Met</th>
+            <th scope="col">Right, at the latest look</th>
+            <th scope="col">To read</th>
+          </tr>
+        }
+      >
+        {exam.topics.map((topic) => [
+          <tr key={topic.code} className="break-after-avoid">
+            <th scope="rowgroup" colSpan={5} className="pt-3 font-bold">
+              {topic.name}
+              {topic.weight !== null && (
+                <span className="font-normal text-base-content/75">, {Number(topic.weight)} % of the exam</span>
+              )}
+            </th>
+          </tr>,
+          ...topic.subtopics.map((sub) => {
+            const part = come.get(sub.code);
+            return (
+              <tr key={sub.code} className="break-inside-avoid align-top">
+                <th scope="row" className="font-normal">
+                  <span aria-hidden="true" className="mr-2 hidden size-3 border border-current print:inline-block" />
+                  {sub.name}
+                </th>
+                <td className="tabular-nums">{sub.questions}</td>
+                <td className="tabular-nums">{part ? part.seen : '–'}</td>
+                <td className="tabular-nums">{part && part.seen > 0 ? `${part.right} of ${part.seen}` : '–'}</td>
+                <td>
+                  {sub.sections.map(({ code, title }, i) => (
+                    <span key={code}>
+                      {i > 0 && '; '}
+                      <Link to={`/handbook/${exam.exam}/${code}`} className="text-primary underline underline-offset-4">
+                        {title}
+                      </Link>
+                    </span>
+                  ))}
+                </td>
+              </tr>
+            );
+          }),
+        ])}
+      </Table>
+    </section>
   );
 }

@@ -222,7 +222,7 @@ function linesOf(
 }
 
 /** Codes of its subtopics that have any question. */
-function usable(topic: Topic): string[] {
+export function usable(topic: Topic): string[] {
   return topic.subtopics.filter(({ all }) => all > 0).map(({ code }) => code);
 }
 

@@ -68,14 +68,7 @@ function Met({ exam }: { exam: string }) {
       {all.met.length === 0 ? (
         narrowed ? (
           <Empty title="No question you have met is like that.">
-            {wanted.words && (
-              <CloseWords
-                exam={exam}
-                words={wanted.words}
-                onWords={(words) => want({ words })}
-                onTopic={(topic) => want({ words: null, topic })}
-              />
-            )}
+            {wanted.words && <CloseWords exam={exam} words={wanted.words} onWords={(words) => want({ words })} />}
             <Button onClick={() => choose({ page: 1 })}>Show all of them</Button>
           </Empty>
         ) : (
