@@ -66,7 +66,12 @@ for (const [size, viewport] of Object.entries(SIZES)) {
       await page.goto('/exam');
       await expect(page.getByText('160 on a scale from 0 to 240')).toBeVisible();
       // Down to each subtopic, with what to read on it.
-      await expect(page.getByRole('row', { name: /^Knots \d+ / }).getByRole('link').first()).toBeVisible();
+      await expect(
+        page
+          .getByRole('row', { name: /^Knots \d+ / })
+          .getByRole('link')
+          .first(),
+      ).toBeVisible();
       await expectAccessible(page);
       await expectNoSidewaysScroll(page);
 
