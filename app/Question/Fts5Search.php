@@ -103,9 +103,10 @@ final class Fts5Search implements TextSearch
                 }
             }
         }
-        asort($found);
+        // Where one letter makes it a word, what is two letters away was not meant.
+        $found = $found === [] ? [] : array_keys($found, min($found), true);
 
-        return array_map(strval(...), array_slice(array_keys($found), 0, self::CLOSE));
+        return array_map(strval(...), array_slice($found, 0, self::CLOSE));
     }
 
     /** How far a word is from a stem: what the stem has lost at its end does not count. */

@@ -295,3 +295,39 @@ test.describe('where the player cannot be fetched', () => {
     await expect(page.getByRole('button', { name: 'Play it' })).toHaveCount(0);
   });
 });
+
+test('tutor as one likes it: a clock of one’s own, a key without an answer, a check at once, and an answer anew', async ({
+  page,
+}) => {
+  await signInAs(page, 'Tamsin Orrel');
+  await begin(page, { mode: 'Tutor', questions: 2 });
+  await page.getByRole('button', { name: 'Clock', exact: true }).click();
+  await page.getByText('Countdown', { exact: true }).click();
+  await page.getByLabel('From').fill('1 h 30');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.getByRole('timer', { name: 'My clock' })).toHaveText(/^1:29:\d\d$/);
+  await expect(page.getByRole('banner').getByText(/1:29:\d\d$/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await page.getByRole('button', { name: 'Reset', exact: true }).click();
+  await expect(page.getByRole('timer', { name: 'My clock' })).toHaveText('1:30:00');
+  // The key without an answer is asked about: it counts as left blank.
+  await page.getByRole('button', { name: 'Show it', exact: true }).click();
+  const asked = page.getByRole('dialog', { name: 'Show the answer to question 1?' });
+  await asked.getByRole('button', { name: 'Show it', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'To take with you' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Question 1: left blank' })).toBeVisible();
+  // One who wants it so is told as soon as they choose; how sure one is can be said before.
+  await page.getByRole('button', { name: 'Look', exact: true }).click();
+  await page.getByRole('checkbox', { name: 'Tutor: check as soon as I choose' }).check();
+  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await page.getByRole('radio', { name: 'Leaning' }).check();
+  await page.getByRole('radiogroup').getByRole('radio').first().click();
+  await expect(page.getByRole('button', { name: /^Question 2: (right|missed)/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Hand in', exact: true }).first().click();
+  await page.getByRole('button', { name: /^Hand in/ }).click();
+  await page.getByRole('link', { name: 'Review each question' }).click();
+  await page.getByRole('button', { name: 'Answer it anew' }).click();
+  await expect(page.getByRole('heading', { name: 'Question 1 of 1' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'To take with you' })).toHaveCount(0);
+});

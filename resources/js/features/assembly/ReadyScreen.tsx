@@ -92,7 +92,8 @@ function Rehearsal({ page }: { page: View<'Ready'> }) {
             The whole exam, drawn fresh
           </h2>
           <p>
-            {count(questions, 'question')}, {time(minutes)}, under its real rules. New questions come first.
+            {count(questions, 'question')}, {way === 'exam' ? `${time(minutes)}, under its real rules` : WAYS[way]}. New
+            questions come first.
           </p>
           {way !== 'exam' && <NotAsInTheExam />}
         </div>
@@ -233,7 +234,7 @@ function Paper(props: { exam: string; paper: View<'Paper'>; sections: View<'Read
   const begin = useBegin();
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-base-300 py-2">
-      <div className="min-w-40 flex-1">
+      <div className="basis-full">
         <h3 className="font-bold">{paper.title}</h3>
         <p className="text-sm text-base-content/75">
           {paper.met === 0 ? 'All of it is new to you.' : `You have met ${paper.met} of its ${paper.questions}.`}

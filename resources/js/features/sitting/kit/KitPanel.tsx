@@ -12,7 +12,7 @@ const RAIL: readonly [Tool, string, ReactNode][] = (
     ['scratch', 'Scratch', PencilRuler],
     ['look', 'Look', SunMoon],
     ['along', 'Offline', Backpack],
-    ['clock', 'My clock', Timer],
+    ['clock', 'Clock', Timer],
     ['keys', 'Keys', Keyboard],
   ] as const
 ).map(([tool, name, Icon]) => [tool, name, <Icon key={tool} aria-hidden="true" className="size-5" />]);
