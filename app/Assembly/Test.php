@@ -122,8 +122,9 @@ final class Test extends Model
     /** Whether it has the sections of the exam, and is sat in another way than that. */
     public function isInAnotherWay(): bool
     {
+        // All its questions stand in a section, or none does.
         return ! $this->of_exam &&
-            DB::table('test_items')->where('test_id', $this->id)->whereNotNull('section')->exists();
+            DB::table('test_items')->where('test_id', $this->id)->where('position', 0)->value('section') !== null;
     }
 
     /** Whether it can be sat again as it is: attempts of a series are counted, and no adaptive test recurs. */
