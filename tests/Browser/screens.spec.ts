@@ -59,8 +59,10 @@ test('an answer can be taken back and an option brought back', async ({ page }) 
   await expect(rule).toHaveAttribute('aria-pressed', 'true');
   await rule.click();
   await expect(rule).toHaveAttribute('aria-pressed', 'false');
-  await expect(page.getByRole('radio', { name: 'Sure', exact: true })).toBeDisabled();
+  // How sure one is can be said before the answer, and said anew with it.
+  await page.getByRole('radio', { name: 'Sure', exact: true }).check();
   await choose(page, 1);
+  await expect(page.getByRole('radio', { name: 'Sure', exact: true })).toBeChecked();
   await page.getByRole('radio', { name: 'Leaning', exact: true }).check();
   await page.getByRole('button', { name: 'Take my answer back', exact: true }).click();
   await expect(page.getByRole('radiogroup').getByRole('radio', { checked: true })).toHaveCount(0);
