@@ -51,15 +51,15 @@ const WITHOUT_PROSE: Plugin = {
 };
 
 const BASE =
-  /node_modules\/(@tanstack|react|react-dom|react-router|scheduler|clsx|openapi-fetch)\/|lucide-react\/dist\/esm\/(icons\/x|\w+)\.m?js$|resources\/js\/(api|ui)\/(?!limits|useBegin|useExam|useKeptTick|Tick|Markdown|MathMarkdown|katex|remark|Media|Player|plain|LookFields|Figure|Table|Fold|Segments|Picture|ShareBar|Covered|download|useWidth|points|dates|Pages|OfExam|Select|DownloadButton|Opener|FileField|SearchField|useInAddress)/;
+  /node_modules\/(@tanstack|react|react-dom|react-router|scheduler|clsx|openapi-fetch)\/|lucide-react\/dist\/esm\/(icons\/x|\w+)\.m?js$|resources\/js\/(api|ui)\/(?!limits|useBegin|useExam|useKeptTick|Tick|Markdown|MathMarkdown|katex|remark|Media|Player|plain|LookFields|Figure|Table|Fold|Segments|Picture|ShareBar|Covered|download|useWidth|points|dates|Pages|OfExam|Select|DownloadButton|Opener|FileField|SearchField|useInAddress|zoom|Closely|HowClose|minutes|TimeLeft)/;
 
 /** And what every screen with questions needs. */
 const QUESTIONS =
-  /resources\/js\/features\/(library|question)\/(?!Library|libraryFilters|SectionPage|NoteText|ReviewLink|CardForm|MakeCard|HighlightBar|kindNames|kinds\/(asked|drag|inWords|letters|Lettered|names|paper|\w+\/(Drag|paper|words)))|features\/sitting\/(sync\/|sittingStore|useSitting|tab)/;
+  /resources\/js\/features\/(library|question)\/(?!Library|libraryFilters|CloseWords|Anew|SectionPage|NoteText|ReviewLink|CardForm|MakeCard|HighlightBar|kindNames|kinds\/(asked|drag|inWords|letters|Lettered|names|paper|\w+\/(Drag|paper|words)))|features\/sitting\/(sync\/|sittingStore|useSitting|tab)|resources\/js\/ui\/HowClose/;
 
 /** And what a sitting needs at once. */
 const SITTING =
-  /features\/sitting\/(?!tryout\/|Briefing|ReadingTime|packs\/(handbooks|TakeAlong|PackedReasons|OnThisDevice|take)|kit\/(Calculator|calculate|MoreTools|Tables|Scratch|pad)|ShortcutSettings)|result\/openSection/;
+  /features\/sitting\/(?!tryout\/|Briefing|ReadingTime|packs\/(handbooks|TakeAlong|PackedReasons|OnThisDevice|take)|kit\/(Calculator|calculate|MoreTools|OwnClockTool|Tables|Scratch|pad)|ShortcutSettings)|result\/openSection/;
 
 export default defineConfig({
   plugins: [

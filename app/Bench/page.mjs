@@ -66,6 +66,7 @@ async function signIn() {
  */
 async function move() {
   const [took, hand] = [[], []];
+  let last = null;
   for (let i = 0; i < MOVES; i++) {
     await page.bringToFront();
     await page.waitForTimeout(600);
@@ -75,7 +76,17 @@ async function move() {
       buttons.find((button) => button.textContent?.trim() === 'Next')?.click();
       await new Promise((painted) => requestAnimationFrame(() => setTimeout(painted)));
     });
-    took.push((await busy(cdp)) - before);
+    const spent = (await busy(cdp)) - before;
+    // In a series a blank is asked about: that is no move.
+    const leave = page.getByRole('button', { name: /^Leave (it|them) blank and go/ });
+    if (await leave.count()) {
+      await leave.click();
+      continue;
+    }
+    took.push(spent);
+    const at = await page.getByRole('heading', { name: /^Question \d+ of/ }).textContent();
+    if (at === last) throw new Error(`Going on leads nowhere from “${at}”.`);
+    last = at;
     const article = await page.evaluate(() => {
       const copy = document.querySelector('article').cloneNode(true);
       for (const hidden of copy.querySelectorAll('[style*="content-visibility: hidden"]')) hidden.remove();

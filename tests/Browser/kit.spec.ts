@@ -303,7 +303,7 @@ test('tutor as one likes it: a clock of one’s own, a key without an answer, a 
   await begin(page, { mode: 'Tutor', questions: 2 });
   await page.getByRole('button', { name: 'Clock', exact: true }).click();
   await page.getByText('Countdown', { exact: true }).click();
-  await page.getByLabel('From').fill('1 h 30');
+  await page.getByRole('textbox', { name: 'From', exact: true }).fill('1 h 30');
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect(page.getByRole('timer', { name: 'My clock' })).toHaveText(/^1:29:\d\d$/);
   await expect(page.getByRole('banner').getByText(/1:29:\d\d$/)).toBeVisible();
