@@ -321,7 +321,7 @@ test('tutor as one likes it: a clock of one’s own, a key without an answer, a 
   await page.getByRole('button', { name: 'Look', exact: true }).click();
   await page.getByRole('checkbox', { name: 'Tutor: check as soon as I choose' }).check();
   await page.getByRole('button', { name: 'Next', exact: true }).click();
-  await page.getByRole('radio', { name: 'Leaning' }).check();
+  await page.getByRole('radio', { name: 'Leaning', exact: true }).check();
   await page.getByRole('radiogroup').getByRole('radio').first().click();
   await expect(page.getByRole('button', { name: /^Question 2: (right|missed)/ })).toBeVisible();
   await page.getByRole('button', { name: 'Hand in', exact: true }).first().click();
