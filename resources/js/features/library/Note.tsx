@@ -1,6 +1,8 @@
+import { useQuery } from '@tanstack/react-query';
 import { NotebookPen } from 'lucide-react';
 import { useEffect, useEffectEvent, useId, useRef, useState, type ReactNode } from 'react';
 import { NoteRequest } from '../../api/limits';
+import { session } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { NoteText } from './NoteText';
 
@@ -24,8 +26,10 @@ export function Note(props: {
 }) {
   const { note, ready, fault, asked } = props;
   const id = useId();
-  const [typed, setTyped] = useState(() => sessionStorage.getItem(props.draft) ?? (asked?.current ? note : null));
-  const keeping = useKeeping(props.draft, props.keep);
+  // Whoever signs in next in this tab must not find it, let alone keep it as their own.
+  const draft = `${useQuery(session).data?.user?.email ?? ''}/${props.draft}`;
+  const [typed, setTyped] = useState(() => sessionStorage.getItem(draft) ?? (asked?.current ? note : null));
+  const keeping = useKeeping(draft, props.keep);
   const opened = useRef(asked?.current ?? false);
   const open = () => {
     opened.current = true;
@@ -119,8 +123,10 @@ function useKeeping(draft: string, keep: (text: string) => Promise<unknown>) {
         sessionStorage.removeItem(draft);
         setWaits(false);
       },
-      // It stays here, and the fault is told.
-      () => undefined,
+      // It stays here, the fault is told, and it is tried again with the next chance.
+      () => {
+        unsent.current ??= text;
+      },
     );
   };
   const told = useEffectEvent(now);
