@@ -7,6 +7,8 @@ declare module '@tanstack/react-query' {
     mutationMeta: {
       /** The queries that a change makes stale, by how their keys begin: it says so itself. */
       invalidates?: readonly QueryKey[];
+      /** One goes to another screen with it: nothing that is shown here is asked for once more. */
+      leaves?: boolean;
     };
   }
 }
@@ -26,15 +28,15 @@ export const TESTS: readonly QueryKey[] = [
   ['progress'],
 ];
 
-/** Also after a refusal: what was refused may have changed elsewhere. */
-const renew = async (meta: { invalidates?: readonly QueryKey[] } | undefined) => {
-  await Promise.all((meta?.invalidates ?? []).map((queryKey) => queries.invalidateQueries({ queryKey })));
+const renew = async (invalidates: readonly QueryKey[] = [], refetchType: 'active' | 'none' = 'active') => {
+  await Promise.all(invalidates.map((queryKey) => queries.invalidateQueries({ queryKey, refetchType })));
 };
 
 export const queries: QueryClient = new QueryClient({
   mutationCache: new MutationCache({
-    onSuccess: (_data, _variables, _context, mutation) => renew(mutation.meta),
-    onError: (_error, _variables, _context, mutation) => renew(mutation.meta),
+    onSuccess: (_data, _variables, _context, { meta }) => renew(meta?.invalidates, meta?.leaves ? 'none' : 'active'),
+    // What was refused may have changed elsewhere.
+    onError: (_error, _variables, _context, { meta }) => renew(meta?.invalidates),
   }),
   defaultOptions: {
     queries: {

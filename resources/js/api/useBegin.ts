@@ -10,7 +10,7 @@ export function useBegin() {
   const navigate = useNavigate();
   const { mutate, isPending, isError, error } = useMutation({
     mutationFn: ({ make }: { make: Make; atOnce: boolean }) => make(),
-    meta: { invalidates: TESTS },
+    meta: { invalidates: TESTS, leaves: true },
     onSuccess: ({ sitting }, { atOnce }) => void navigate(atOnce ? `/sit/${sitting}` : `/briefing/${sitting}`),
   });
   return { go: (make: Make, atOnce = false) => mutate({ make, atOnce }), isPending, isError, error };

@@ -95,7 +95,7 @@ export function useBuild(page: View<'Builder'>) {
   });
   const building = useMutation({
     mutationFn: () => ask(api.POST('/api/exams/{exam}/tests', { params: { path }, body })),
-    meta: { invalidates: TESTS },
+    meta: { invalidates: TESTS, leaves: true },
     onSuccess: ({ sitting }) => void navigate(atOnce ? `/sit/${sitting}` : `/briefing/${sitting}`),
   });
   const keeping = useMutation({

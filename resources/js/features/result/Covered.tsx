@@ -23,7 +23,7 @@ export function Covered({ error, ...asked }: Asked & { error: Error }) {
 }
 
 /** What one has not answered is new no more once its answer is seen, so it is asked for. */
-export function StillNew({ sitting, positions, show, again, children }: Asked & { children: ReactNode }) {
+export function StillNew({ sitting, positions, show, children }: Omit<Asked, 'again'> & { children: ReactNode }) {
   const showing = useMutation({
     mutationFn: () =>
       ask(
@@ -32,9 +32,8 @@ export function StillNew({ sitting, positions, show, again, children }: Asked & 
           body: { positions: positions && [...positions] },
         }),
       ),
-    // Pools and counts have changed with it.
+    // Pools and counts have changed with it, and what was asked for is told now.
     meta: { invalidates: EVERYTHING },
-    onSuccess: again,
   });
   return (
     <div className="grid gap-3">

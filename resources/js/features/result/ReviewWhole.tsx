@@ -40,7 +40,6 @@ export function ReviewWhole({ sitting, lines }: { sitting: string; lines: readon
             sitting={sitting}
             positions={covered.map(({ position }) => position)}
             show={covered.length === 1 ? 'Show it' : 'Show them'}
-            again={() => void page.refetch()}
           >
             You did not get to {covered.length === 1 ? 'question' : 'questions'}{' '}
             {covered.map(({ position }) => position + 1).join(', ')}, so {covered.length === 1 ? 'it is' : 'they are'}{' '}
