@@ -27,8 +27,17 @@ final class ComparedAnswers
             n: (int) $kept->n,
             facility: (float) $kept->facility,
             medianMs: $kept->median_ms === null ? null : (int) $kept->median_ms,
-            options: (array) json_decode((string) $kept->options, true, flags: JSON_THROW_ON_ERROR),
+            options: self::chosen($item, (string) $kept->options),
         );
+    }
+
+    /** @return array<string, float> what nobody chose is no less told; none: others did not choose among options */
+    private static function chosen(TestItem $item, string $kept): array
+    {
+        $chosen = (array) json_decode($kept, true, flags: JSON_THROW_ON_ERROR);
+        $options = array_column((array) ($item->version->shown['options'] ?? []), 'id');
+
+        return $chosen === [] ? [] : $chosen + array_fill_keys($options, 0.0);
     }
 
     /** @return list<EarlierLookView> the latest first */

@@ -35,8 +35,12 @@ final class ResultTest extends TestCase
         DB::table('item_statistics')->insert($kept);
         $this->getJson($path($first))->assertJsonPath('cohort', null);
         DB::table('item_statistics')->update(['n' => 20]);
+        // What nobody chose is told too.
+        $version = DB::table('question_versions')->where('id', $item->version_id);
+        $shown = json_decode((string) $version->value('shown'), true);
+        $nobody = array_fill_keys(array_column($shown['options'], 'id'), 0);
         $this->getJson($path($first))->assertJsonPath('cohort', [
-            'options' => ['x' => 0.75], 'n' => 20, 'facility' => 0.625, 'medianMs' => 41_000,
+            'options' => ['x' => 0.75] + $nobody, 'n' => 20, 'facility' => 0.625, 'medianMs' => 41_000,
         ]);
 
         $this->handIn($first)->assertOk();

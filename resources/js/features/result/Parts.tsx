@@ -60,7 +60,6 @@ function List({
   tolerance: string | null;
   others?: Record<string, number> | undefined;
 }) {
-  const isTold = others !== undefined && Object.keys(others).length > 0;
   return (
     <ul className="grid max-w-[75ch] gap-3">
       {parts.map((part) => (
@@ -69,8 +68,7 @@ function List({
           part={part}
           name={partName(part, parts)}
           tolerance={part.role === 'number' ? tolerance : null}
-          // What nobody chose is no less told.
-          others={part.role === 'option' && isTold ? (others[part.id] ?? 0) : undefined}
+          others={part.role === 'option' ? others?.[part.id] : undefined}
           unmarked={unmarked}
         />
       ))}
