@@ -66,13 +66,11 @@ final readonly class ExamController
     /** @param  array<int, list<SectionLinkView>>  $read  by topic */
     private static function topic(Syllabus $syllabus, SyllabusTopic $top, array $read): ExamTopicView
     {
-        $under = $syllabus->under($top);
-
         return new ExamTopicView(
             code: $top->code,
             name: $top->name,
             weight: $top->weight,
-            questions: $top->questions + array_sum(array_column($under, 'questions')),
+            questions: $syllabus->questionsOf($top),
             subtopics: array_map(
                 fn (SyllabusTopic $one): ExamSubtopicView => new ExamSubtopicView(
                     code: $one->code,
@@ -80,7 +78,7 @@ final readonly class ExamController
                     questions: $one->questions,
                     sections: $read[$one->id] ?? [],
                 ),
-                $under,
+                $syllabus->under($top),
             ),
         );
     }

@@ -68,6 +68,7 @@ final class FuzzTrial
             'series' => self::codes('series'),
             'test' => self::codes('series_tests'),
             'section' => self::codes('handbook_sections'),
+            'question' => array_values(DB::table('questions')->limit(5)->pluck('id')->map(strval(...))->all()),
         ];
     }
 

@@ -50,7 +50,7 @@ final readonly class CloseWords
                 fn (string $code): TopicHitView => new TopicHitView(
                     code: $code,
                     name: $topics[$code]->name,
-                    n: self::questions($candidacy, $topics[$code]),
+                    n: $candidacy->syllabus()->questionsOf($topics[$code]),
                 ),
                 $this->called(
                     $search,
@@ -84,18 +84,8 @@ final readonly class CloseWords
                 $each[] = SearchText::of(implode(' ', $term->words));
             }
         }
-        $found = [];
-        foreach ([$search, ...$each, ...$meant] as $one) {
-            $found = [...$found, ...$this->texts->among($names, $one)];
-        }
+        $found = $this->texts->among($names, $search, ...$each, ...$meant);
 
-        return array_map(strval(...), array_slice(array_values(array_unique($found)), 0, self::MOST));
-    }
-
-    private static function questions(Candidacy $candidacy, SyllabusTopic $topic): int
-    {
-        $under = $topic->parent === null ? $candidacy->syllabus()->under($topic) : [];
-
-        return $topic->questions + array_sum(array_column($under, 'questions'));
+        return array_map(strval(...), array_slice($found, 0, self::MOST));
     }
 }

@@ -6,6 +6,7 @@ namespace App\Question;
 
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use PDO;
 use Uplandia\Core\Assembly\SearchTerm;
 use Uplandia\Core\Assembly\SearchText;
@@ -32,15 +33,13 @@ final class Fts5Search implements TextSearch
 
     public function narrow(Builder $query, string $questionId, SearchText $search): Builder
     {
-        foreach ([false, true] as $without) {
-            $terms = array_filter($search->terms, fn (SearchTerm $term): bool => $term->without === $without);
-            if ($terms !== []) {
-                $expression = implode($without ? ' OR ' : ' AND ', array_map($this->expression(...), $terms));
+        foreach ($this->expressions($search) as $without => $expression) {
+            if ($expression !== null) {
                 $found = fn (Builder $texts): Builder => $texts
                     ->from('question_texts')
                     ->select('rowid')
                     ->whereRaw('question_texts match ?', [$expression]);
-                $query->whereIn($questionId, $found, 'and', $without);
+                $query->whereIn($questionId, $found, 'and', (bool) $without);
             }
         }
 
@@ -54,12 +53,8 @@ final class Fts5Search implements TextSearch
             ->orderByRaw('question_texts.stem collate nocase '.($down ? 'desc' : 'asc'));
     }
 
-    public function among(array $texts, SearchText $search): array
+    public function among(array $texts, SearchText ...$searches): array
     {
-        $asked = array_filter($search->terms, fn (SearchTerm $term): bool => ! $term->without);
-        if ($texts === [] || $asked === []) {
-            return [];
-        }
         $own = new PDO('sqlite::memory:', options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
         $own->exec("create virtual table texts using fts5(body, tokenize = '".self::TOKENS."')");
         $own->beginTransaction();
@@ -68,26 +63,28 @@ final class Fts5Search implements TextSearch
         foreach ($keys as $row => $key) {
             $keep->execute([$row + 1, $texts[$key]]);
         }
-        $without = array_filter($search->terms, fn (SearchTerm $term): bool => $term->without);
-        $expression = implode(' AND ', array_map($this->expression(...), $asked));
         $find = $own->prepare('select rowid from texts where texts match ? order by rowid');
-        $find->execute([
-            $without === []
-                ? $expression
-                : "({$expression}) NOT (".implode(' OR ', array_map($this->expression(...), $without)).')',
-        ]);
+        $found = [];
+        foreach ($searches as $search) {
+            [$with, $without] = $this->expressions($search);
+            if ($with !== null) {
+                $find->execute([$without === null ? $with : "({$with}) NOT ({$without})"]);
+                $found = [...$found, ...$find->fetchAll(PDO::FETCH_COLUMN)];
+            }
+        }
 
-        return array_values(array_map(
+        return array_map(
             fn (mixed $row): int|string => $keys[(int) $row - 1],
-            $find->fetchAll(PDO::FETCH_COLUMN),
-        ));
+            array_values(array_unique($found)),
+        );
     }
 
     public function close(SearchText $search): array
     {
         $words = array_column(array_filter($search->terms, fn (SearchTerm $term): bool => ! $term->without), 'words');
         $found = [];
-        foreach (array_unique(array_merge(...$words)) as $word) {
+        // The index has folded its letters, too.
+        foreach (array_unique(array_map(Str::ascii(...), array_merge(...$words))) as $word) {
             $length = strlen($word);
             $near = $length < 4 ? [] : DB::table('question_words')
                 ->whereBetween(DB::raw('length(term)'), [$length - 4, $length + 2])
@@ -129,6 +126,18 @@ final class Fts5Search implements TextSearch
         $words = preg_match_all('/(?<![\p{L}\p{N}])'.preg_quote($stem, '/').'\p{L}*/iu', (string) $text, $found);
 
         return $words === 0 || $words === false ? null : mb_strtolower($found[0][0]);
+    }
+
+    /** @return array{string|null, string|null} what must be there, and what must not; null: nothing */
+    private function expressions(SearchText $search): array
+    {
+        $of = fn (bool $without): array => array_map(
+            $this->expression(...),
+            array_filter($search->terms, fn (SearchTerm $term): bool => $term->without === $without),
+        );
+        [$with, $without] = [$of(false), $of(true)];
+
+        return [$with === [] ? null : implode(' AND ', $with), $without === [] ? null : implode(' OR ', $without)];
     }
 
     /** The words hold letters and figures only, so nothing in them can be taken for an operator. */

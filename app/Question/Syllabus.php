@@ -56,6 +56,12 @@ final readonly class Syllabus
         return $this->under[$top->id] ?? [];
     }
 
+    /** Live questions of a topic and of all that is under it. */
+    public function questionsOf(SyllabusTopic $topic): int
+    {
+        return $topic->questions + array_sum(array_column($this->under($topic), 'questions'));
+    }
+
     /** @return array<int, SyllabusTopic> by id, in the order of the blueprint */
     public function all(): array
     {

@@ -23,12 +23,12 @@ interface TextSearch
     public function narrow(Builder $query, string $questionId, SearchText $search): Builder;
 
     /**
-     * Which of a few texts it finds something in, such as the pages of a handbook: as it does in questions.
+     * Which of a few texts some searches find something in, such as the pages of a handbook: as in questions.
      *
      * @param  array<int|string, string>  $texts
-     * @return list<int|string> their keys; an empty search finds nothing
+     * @return list<int|string> their keys, those of the first search first; an empty search finds nothing
      */
-    public function among(array $texts, SearchText $search): array;
+    public function among(array $texts, SearchText ...$searches): array;
 
     /** @return list<string> words of the bank that are spelt much like those of a search, the closest first */
     public function close(SearchText $search): array;

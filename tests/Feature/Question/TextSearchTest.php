@@ -105,6 +105,8 @@ final class TextSearchTest extends TestCase
             '/api/exams/kinds/close-words?words='.urlencode($words),
         );
         $close('matchng')->assertOk()->assertJsonPath('words', [['word' => 'matching', 'n' => 1]]);
+        $close('mätchng')->assertOk()->assertJsonPath('words.0.word', 'matching');
+        $close('ölmatch')->assertOk();
         $close('zzzzzz')->assertOk()->assertJsonPath('words', [])->assertJsonPath('topics', []);
         $topic = DB::table('topics')->first();
         $close(mb_strtoupper((string) $topic?->name))->assertJsonPath('topics.0.code', $topic?->code);
