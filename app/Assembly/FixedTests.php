@@ -24,23 +24,12 @@ final class FixedTests
     {
         return DB::transaction(function () use ($made, $settings, $items, $minutes): Test {
             foreach ($made->get() as $test) {
-                if ($test->minutes === $minutes && $test->title === $settings['title'] && $this->same($test, $items)) {
+                if ($test->minutes === $minutes && $test->title === $settings['title'] && $test->items() == $items) {
                     return $test;
                 }
             }
 
             return Test::createWith($settings, $items, $minutes);
         });
-    }
-
-    /** @param  list<Item>  $items */
-    private function same(Test $test, array $items): bool
-    {
-        $stored = DB::table('test_items')
-            ->where('test_id', $test->id)
-            ->orderBy('position')
-            ->get(['position', 'question_id', 'version_id', 'marks', 'penalty', 'section']);
-
-        return $stored->map(fn (object $row): array => (array) $row)->values()->all() == $items;
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Assembly;
 
 use App\Question\Candidacy;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
@@ -33,15 +32,8 @@ final class OtherWays
 
             return $test;
         }
-        $items = DB::table('test_items')
-            ->where('test_id', $test->id)
-            ->orderBy('position')
-            ->get(['position', 'question_id', 'version_id', 'marks', 'penalty', 'section'])
-            ->map(fn (object $row): array => (array) $row)
-            ->values()
-            ->all();
+        $own = [...$candidacy->key(), 'seed' => Str::random(32)] + $settings;
 
-        /** @phpstan-ignore argument.type (the rows are those that a test was made with) */
-        return Test::createWith([...$candidacy->key(), 'seed' => Str::random(32)] + $settings, $items, $minutes);
+        return Test::createWith($own, $test->items(), $minutes);
     }
 }

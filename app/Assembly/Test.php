@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 use Uplandia\Core\Assembly\Blueprint;
 use Uplandia\Core\Assembly\Mode;
 
@@ -81,6 +82,26 @@ final class Test extends Model
         }
 
         return $test->refresh();
+    }
+
+    /** @return list<Item> its questions, in order, as it was made with them */
+    public function items(): array
+    {
+        return array_values(
+            DB::table('test_items')
+                ->where('test_id', $this->id)
+                ->orderBy('position')
+                ->get(['position', 'question_id', 'version_id', 'marks', 'penalty', 'section'])
+                ->map(fn (stdClass $row): array => [
+                    'position' => (int) $row->position,
+                    'question_id' => (int) $row->question_id,
+                    'version_id' => (int) $row->version_id,
+                    'marks' => (string) $row->marks,
+                    'penalty' => (string) $row->penalty,
+                    'section' => $row->section === null ? null : (string) $row->section,
+                ])
+                ->all(),
+        );
     }
 
     /**
