@@ -15,7 +15,7 @@ import { barred, firstOf, following, leftBlankBy, waysFrom, type Only } from './
 import { HandedIn } from './HandedIn';
 import { useKit, type Workbench } from './kit/kit';
 import { KitPanel, TIMED } from './kit/KitPanel';
-import { ClosingBlank, Leaving, runsOn, ShowingBlank, useWarned } from './goingAway';
+import { AskFirst, runsOn, useWarned, type First } from './AskFirst';
 import { KitTool } from './kit/KitTools';
 import { Ruler } from './kit/Ruler';
 import { NotHere } from './Interruptions';
@@ -66,9 +66,7 @@ function Open({
 }) {
   const [face, setFace] = useState<Face>('questions');
   const [handing, setHanding] = useState(false);
-  const [closing, setClosing] = useState<{ to: number; blank: number[] } | null>(null);
-  const [leaving, setLeaving] = useState(false);
-  const [showing, setShowing] = useState(false);
+  const [first, askFirst] = useState<First | null>(null);
   const [only, setOnly] = useState<Only>('all');
   const [shortcuts, setShortcuts] = useState(readShortcuts);
   const [look, setLook] = useState(readLook);
@@ -100,7 +98,7 @@ function Open({
 
   const move = useCallback(
     (position: number) => {
-      setClosing(null);
+      askFirst(null);
       setFace('questions');
       store.show(position);
       heading.current?.focus();
@@ -112,7 +110,7 @@ function Open({
       const here = store.read();
       const to = firstOf(here, position);
       const blank = here.status === 'active' ? leftBlankBy(here, to) : [];
-      if (blank.length > 0) setClosing({ to, blank });
+      if (blank.length > 0) askFirst({ before: 'closing', to, blank });
       else move(to);
     },
     [store, move],
@@ -166,7 +164,7 @@ function Open({
       scratch: () => kit.toggle('scratch'),
       keys: () => kit.toggle('keys'),
     },
-    off: !asking || closing !== null || leaving || showing,
+    off: !asking || first !== null,
   });
 
   if (!state || !question) return null;
@@ -213,7 +211,7 @@ function Open({
               // What was in front of one was of the question before.
               if (!store.timeUp()) setFace('questions');
             }}
-            onLeave={runsOn(now) ? () => setLeaving(true) : null}
+            onLeave={runsOn(now) ? () => askFirst({ before: 'leaving' }) : null}
             onBreak={() => setFace('taking a break')}
             kitOpen={open !== null}
             onKit={() => (open ? kit.close() : kit.take('calculator'))}
@@ -311,27 +309,9 @@ function Open({
         )}
       </div>
 
-      {closing && (
-        <ClosingBlank
-          {...closing}
-          onStay={() => {
-            setClosing(null);
-            if (!closing.blank.includes(current)) move(closing.blank[0] ?? current);
-          }}
-          onGo={() => move(closing.to)}
-        />
+      {first && !now.zero && (
+        <AskFirst first={first} store={store} current={current} onMove={move} onOver={() => askFirst(null)} />
       )}
-      {showing && (
-        <ShowingBlank
-          position={current}
-          onStay={() => setShowing(false)}
-          onShow={() => {
-            setShowing(false);
-            void store.check(current);
-          }}
-        />
-      )}
-      {leaving && <Leaving store={store} onStay={() => setLeaving(false)} />}
       {asking && (
         <SittingFooter
           state={state}
@@ -344,7 +324,7 @@ function Open({
           onGo={go}
           onFlag={(on) => store.flag(current, on)}
           onCheck={() => void store.check(current)}
-          onShow={() => setShowing(true)}
+          onShow={() => askFirst({ before: 'showing' })}
           onHandIn={() => setFace('handing in')}
         />
       )}

@@ -11,8 +11,43 @@ export function runsOn({ status, sitting, deadline }: Snapshot): boolean {
   return isOn && deadline !== null && sitting?.briefing.pausable === false;
 }
 
+/** What cannot be taken back, or is done by a slip: going on from a blank, seeing a key, leaving a clock that runs. */
+export type First =
+  { before: 'closing'; to: number; blank: readonly number[] } | { before: 'showing' } | { before: 'leaving' };
+
+/** The one question that stands before something is done. */
+export function AskFirst(props: {
+  first: First;
+  store: SittingStore;
+  current: number;
+  onMove: (position: number) => void;
+  /** It was thought better of, or is done. */
+  onOver: () => void;
+}) {
+  const { first, store, current, onMove, onOver } = props;
+  switch (first.before) {
+    case 'closing': {
+      const here = first.blank.includes(current) ? current : (first.blank[0] ?? current);
+      return <ClosingBlank {...first} onStay={() => onMove(here)} onGo={() => onMove(first.to)} />;
+    }
+    case 'showing':
+      return (
+        <ShowingBlank
+          position={current}
+          onStay={onOver}
+          onShow={() => {
+            onOver();
+            void store.check(current);
+          }}
+        />
+      );
+    case 'leaving':
+      return <Leaving store={store} onStay={onOver} />;
+  }
+}
+
 /** Asked before questions of a series that were seen are closed without an answer. */
-export function ClosingBlank(props: { to: number; blank: number[]; onStay: () => void; onGo: () => void }) {
+function ClosingBlank(props: { to: number; blank: readonly number[]; onStay: () => void; onGo: () => void }) {
   const one = props.blank.length === 1;
   const which = props.blank.map((position) => position + 1).join(', ');
   return (
@@ -39,7 +74,7 @@ export function ClosingBlank(props: { to: number; blank: number[]; onStay: () =>
 }
 
 /** Asked before the key of a question is shown that has no answer. */
-export function ShowingBlank(props: { position: number; onStay: () => void; onShow: () => void }) {
+function ShowingBlank(props: { position: number; onStay: () => void; onShow: () => void }) {
   return (
     <Dialog
       title={`Show the answer to question ${props.position + 1}?`}
@@ -59,7 +94,7 @@ export function ShowingBlank(props: { position: number; onStay: () => void; onSh
 }
 
 /** Asked before one goes elsewhere while the clock runs on. */
-export function Leaving({ store, onStay }: { store: SittingStore; onStay: () => void }) {
+function Leaving({ store, onStay }: { store: SittingStore; onStay: () => void }) {
   const left = useRemaining(store);
   return (
     <Dialog
