@@ -51,11 +51,11 @@ const WITHOUT_PROSE: Plugin = {
 };
 
 const BASE =
-  /node_modules\/(@tanstack|react|react-dom|react-router|scheduler|clsx|openapi-fetch)\/|lucide-react\/dist\/esm\/(icons\/x|\w+)\.m?js$|resources\/js\/(api|ui)\/(?!limits|useBegin|useExam|useKeptTick|Tick|Markdown|MathMarkdown|katex|remark|Media|Player|plain|LookFields|Figure|Table|Fold|Segments|Picture|ShareBar|Covered|download|useWidth|points|dates|Pages|OfExam|Select|DownloadButton|Opener|FileField|SearchField|useInAddress|zoom|Closely|HowClose|minutes|TimeLeft)/;
+  /node_modules\/(@tanstack|react|react-dom|react-router|scheduler|clsx|openapi-fetch)\/|lucide-react\/dist\/esm\/(icons\/x|\w+)\.m?js$|resources\/js\/(api|ui)\/(?!limits|useBegin|useExam|useKeptTick|Tick|Markdown|MathMarkdown|katex|remark|Media|Player|plain|LookFields|Figure|Table|Fold|Segments|Picture|ShareBar|Covered|download|useWidth|points|dates|Pages|OfExam|Select|DownloadButton|Opener|FileField|SearchField|useInAddress|zoom|useZoom|Closely|HowClose|minutes|TimeLeft)/;
 
 /** And what every screen with questions needs. */
 const QUESTIONS =
-  /resources\/js\/features\/(library|question)\/(?!Library|libraryFilters|CloseWords|Anew|SectionPage|NoteText|ReviewLink|CardForm|MakeCard|HighlightBar|kindNames|kinds\/(asked|drag|inWords|letters|Lettered|names|paper|\w+\/(Drag|paper|words)))|features\/sitting\/(sync\/|sittingStore|useSitting|tab)|resources\/js\/ui\/HowClose/;
+  /resources\/js\/features\/(library|question)\/(?!Library|libraryFilters|CloseWords|Anew|SectionPage|NoteText|ReviewLink|CardForm|MakeCard|HighlightBar|kindNames|kinds\/(asked|drag|inWords|letters|Lettered|names|paper|\w+\/(Drag|paper|words)))|features\/sitting\/(sync\/|sittingStore|useSitting|tab)|resources\/js\/ui\/(HowClose|useZoom)/;
 
 /** And what a sitting needs at once. */
 const SITTING =

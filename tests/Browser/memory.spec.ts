@@ -236,3 +236,27 @@ test('a person takes their data away and brings it into another account', async 
   await expect(page.getByRole('status')).toHaveText(/^It is all here: .*Corvane Upland Guide Licence;/);
   expect(await results()).toEqual(there);
 });
+
+test('a note that could not be sent is its writer’s: whoever signs in next neither sees nor keeps it', async ({
+  page,
+}) => {
+  await register(page, 'Yarrow');
+  const notes = '**/handbook/*/note';
+  await page.route(notes, (route) => route.abort());
+  await page.goto(STORM);
+  await page.getByRole('button', { name: 'Note', exact: true }).click();
+  await page.getByLabel('Note', { exact: true }).fill('Only Yarrow may read this');
+  await expect(page.getByText('Kept on this device, and soon on the server')).toBeVisible();
+  await page.goto('/account');
+  await page.unroute(notes);
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page).toHaveURL(/sign-in/);
+  await register(page, 'Clover');
+  await page.goto(STORM);
+  await expect(page.getByRole('button', { name: 'Note', exact: true })).toBeVisible();
+  // Longer than one rests before what was typed is sent.
+  await page.waitForTimeout(1500);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Note', exact: true })).toBeVisible();
+  await expect(page.getByText('Only Yarrow may read this')).toHaveCount(0);
+});

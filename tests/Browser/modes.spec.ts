@@ -363,3 +363,25 @@ test('forty options stand in columns, are found by typing, and stay chosen when 
   await page.setViewportSize({ width: 360, height: 700 });
   await expectNoSidewaysScroll(page);
 });
+
+test('a picture of a page comes close, is pushed about and put back, by keys alone', async ({ page }) => {
+  await signInAs(page, 'Petra Quill');
+  await page.goto('/handbook/upland-guide/law.erosion');
+  await page
+    .getByRole('button', { name: /^Enlarge: / })
+    .first()
+    .press('Enter');
+  const close = page.getByRole('dialog', { name: 'Picture' });
+  const picture = close.getByRole('application');
+  const shown = () => close.locator('img').evaluate((image) => getComputedStyle(image).transform);
+  await picture.press('+');
+  await expect(close.getByText('1.6 times as large.')).toBeAttached();
+  const before = await shown();
+  await picture.press('ArrowRight');
+  expect(await shown()).not.toBe(before);
+  await expectAccessible(page);
+  await picture.press('0');
+  await expect(close.getByRole('button', { name: 'The whole picture' })).toBeDisabled();
+  await page.keyboard.press('Escape');
+  await expect(close).toBeHidden();
+});

@@ -1,23 +1,14 @@
 import { Maximize, ZoomIn, ZoomOut, type LucideIcon } from 'lucide-react';
-import type { RefObject } from 'react';
-import type { Zoomer } from './zoom';
-
-/** With one press a picture is so many times as large. */
-export const CLOSER = 1.6;
+import type { Zoom } from './useZoom';
 
 /** Three buttons for how close a picture is looked at. */
-export function HowClose(props: {
-  times: number;
-  most: number;
-  /** Null: it cannot be looked at closely yet. */
-  zoomer: RefObject<Zoomer | null> | null;
-}) {
-  const { times, most, zoomer } = props;
+export function HowClose({ zoom }: { zoom: Zoom }) {
+  const isWhole = zoom.view.times <= 1;
   return (
     <div role="group" aria-label="How close" className="flex shrink-0">
-      <Closer label="Closer" Icon={ZoomIn} off={!zoomer || times >= most} onUse={() => zoomer?.current?.by(CLOSER)} />
-      <Closer label="Less close" Icon={ZoomOut} off={times <= 1} onUse={() => zoomer?.current?.by(1 / CLOSER)} />
-      <Closer label="The whole picture" Icon={Maximize} off={times <= 1} onUse={() => zoomer?.current?.whole()} />
+      <Closer label="Closer" Icon={ZoomIn} off={!zoom.canCloser} onUse={zoom.closer} />
+      <Closer label="Less close" Icon={ZoomOut} off={isWhole} onUse={zoom.lessClose} />
+      <Closer label="The whole picture" Icon={Maximize} off={isWhole} onUse={zoom.whole} />
     </div>
   );
 }

@@ -55,6 +55,3 @@ export function zoomable(frame: HTMLElement, most: number, onMove: (view: Closen
     stop: () => void picture.on('.zoom', null),
   };
 }
-
-/** Times as large, at most. */
-export const MOST_CLOSE = 6;

@@ -1,10 +1,10 @@
 import clsx from 'clsx';
-import { useEffect, useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
+import { useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
 import type { KindProps } from '../kind';
-import { zoom } from '../parts';
+import { zoom as zooming } from '../parts';
 import { useNear } from '../useNear';
-import { CLOSER, HowClose } from '../../../../ui/HowClose';
-import type { Closeness, Zoomer } from '../../../../ui/zoom';
+import { HowClose } from '../../../../ui/HowClose';
+import { arrowOf, useZoom } from '../../../../ui/useZoom';
 
 interface Point {
   x: number;
@@ -13,9 +13,6 @@ interface Point {
 
 const STEP = 0.02;
 const FINE_STEP = 0.004;
-/** Times as large. */
-const MOST = 6;
-const WHOLE: Closeness = { times: 1, x: 0, y: 0 };
 const round = (value: number) => Math.round(Math.min(1, Math.max(0, value)) * 10_000) / 10_000;
 
 /** A picture to point at, with a finger, a mouse, or a cross that the arrow keys move. */
@@ -23,19 +20,11 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
   const { picture, points: most } = body;
   const points = response?.points ?? [];
   const [cross, setCross] = useState<Point | null>(null);
-  const frame = useRef<HTMLDivElement>(null);
   const inner = useRef<HTMLDivElement>(null);
-  const zoomer = useRef<Zoomer>(null);
-  const [view, setView] = useState(WHOLE);
   // Without it the picture is as large as it is.
-  const [part, around] = useNear(zoom);
-  const zoomable = part?.zoomable;
-  useEffect(() => {
-    if (!zoomable || !frame.current) return;
-    const own = zoomable(frame.current, MOST, setView);
-    zoomer.current = own;
-    return () => own.stop();
-  }, [zoomable]);
+  const [part, around] = useNear(zooming);
+  const zoom = useZoom(part?.zoomable);
+  const { view } = zoom;
 
   const place = (point: Point) => {
     if (locked) return;
@@ -52,19 +41,18 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
     place({ x: round((event.clientX - box.left) / box.width), y: round((event.clientY - box.top) / box.height) });
   };
   const press = (event: KeyboardEvent) => {
-    const [dx, dy] = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key] ?? [];
+    const [dx, dy] = arrowOf(event) ?? [];
     const at = cross ?? { x: 0.5, y: 0.5 };
     if (dx !== undefined && dy !== undefined) {
       event.preventDefault();
       const step = event.shiftKey ? FINE_STEP : STEP;
       const next = { x: round(at.x + (dx * step) / view.times), y: round(at.y + (dy * step) / view.times) };
       setCross(next);
-      if (view.times > 1) zoomer.current?.see(next.x, next.y);
-    } else if (event.key === '+' || event.key === '-' || event.key === '0') {
+      if (view.times > 1) zoom.see(next.x, next.y);
+    } else if (zoom.keyed(event)) {
       event.preventDefault();
-      if (event.key === '0') zoomer.current?.whole();
-      else zoomer.current?.by(event.key === '+' ? CLOSER : 1 / CLOSER);
-      if (cross) zoomer.current?.see(cross.x, cross.y);
+      zoom.keyed(event)?.();
+      if (cross) zoom.see(cross.x, cross.y);
     } else if (event.key === 'Enter' || event.key === ' ') {
       event.preventDefault();
       place(at);
@@ -82,12 +70,12 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
             By keyboard: arrow keys move a cross, Enter sets the point, + and − look closer or less close.
           </span>
         </p>
-        <HowClose times={view.times} most={MOST} zoomer={zoomable ? zoomer : null} />
+        <HowClose zoom={zoom} />
       </div>
       {/* An application of one thing: pointing. Its keys are told in the sentence above. */}
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
       <div
-        ref={frame}
+        ref={zoom.frame}
         role="application"
         // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
         tabIndex={0}
@@ -103,11 +91,7 @@ export function PictureField({ body, response, locked, labelledBy, onAnswer }: K
         )}
         style={{ maxWidth }}
       >
-        <div
-          ref={inner}
-          className="relative origin-top-left"
-          style={{ transform: `translate(${view.x * 100}%, ${view.y * 100}%) scale(${view.times})` }}
-        >
+        <div ref={inner} className="relative origin-top-left" style={zoom.style}>
           <img src={picture.file} alt={picture.alt} className="block w-full select-none" draggable={false} />
           <svg
             viewBox={`0 0 ${picture.width} ${picture.height}`}
