@@ -14,7 +14,6 @@ use App\Question\SyllabusTopic;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Assembly\Filter\KindFilter;
-use Uplandia\Core\Assembly\Filter\TagFilter;
 use Uplandia\Core\Shown;
 
 final readonly class ExamController
@@ -90,17 +89,15 @@ final readonly class ExamController
             ->where('exam_id', $exam->id)
             ->get(['code', 'chapter', 'title', 'lesson'])
             ->keyBy('code');
-        $rows = DB::table('question_tags')
-            ->join('questions', 'questions.id', '=', 'question_tags.question_id')
-            ->where('questions.exam_id', $exam->id)
-            ->whereNull('questions.retired_at')
-            ->where('question_tags.family', TagFilter::READS)
-            ->groupBy('questions.topic_id', 'question_tags.value')
-            ->orderByRaw('count(*) desc, question_tags.value')
-            ->get(['questions.topic_id', 'question_tags.value']);
+        $rows = DB::table('topic_sections')
+            ->join('topics', 'topics.id', '=', 'topic_sections.topic_id')
+            ->where('topics.exam_id', $exam->id)
+            ->orderByDesc('topic_sections.questions')
+            ->orderBy('section')
+            ->get(['topic_id', 'section']);
         $read = [];
         foreach ($rows as $row) {
-            $section = $sections[(string) $row->value] ?? null;
+            $section = $sections[(string) $row->section] ?? null;
             if ($section !== null && count($read[(int) $row->topic_id] ?? []) < self::MOST_READ) {
                 $read[(int) $row->topic_id][] = SectionLinkView::of($section);
             }

@@ -147,6 +147,8 @@ final class ScaleTrial
             'How far I have come, 50,000 answers' => ["{$exam}/progress", 'answers', 1, 250],
             'The plan, 50,000 answers' => ["{$exam}/plan", 'due', 5, 150],
             'Among others, 50,000 answers' => ["{$exam}/cohort", 'answers', 2, 250],
+            'What is asked, by subtopic' => [$exam, 'answers', 3, 250],
+            'What a word was meant for' => ["{$exam}/close-words?words=fogg+valey", 'count-new', 4, 250],
             'What can I build from' => ["{$exam}/builder", 'count-new', 3, 250],
             'Result of 500 questions' => ["/api/sittings/{$long}/result", 'result', 8, 400],
             'Review of 500 questions' => ["/api/sittings/{$long}/review", 'result', 2, 250],

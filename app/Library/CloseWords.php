@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Library;
 
+use App\Handbook\HandbookSection;
+use App\Handbook\SectionLinkView;
 use App\Question\Candidacy;
+use App\Question\NamedCountView;
 use App\Question\SyllabusTopic;
 use App\Question\TextSearch;
 use Illuminate\Support\Facades\DB;
@@ -38,16 +41,16 @@ final readonly class CloseWords
         foreach ($candidacy->syllabus()->all() as $topic) {
             $topics[$topic->code] = $topic;
         }
-        $sections = DB::table('handbook_sections')
+        $sections = HandbookSection::query()
             ->where('exam_id', $candidacy->exam->id)
             ->orderBy('position')
-            ->get(['code', 'title', 'chapter'])
+            ->get(['code', 'chapter', 'title', 'lesson'])
             ->keyBy('code');
 
         return new CloseWordsView(
             words: $words,
             topics: array_map(
-                fn (string $code): TopicHitView => new TopicHitView(
+                fn (string $code): NamedCountView => new NamedCountView(
                     code: $code,
                     name: $topics[$code]->name,
                     n: $candidacy->syllabus()->questionsOf($topics[$code]),
@@ -59,11 +62,11 @@ final readonly class CloseWords
                 ),
             ),
             sections: array_map(
-                fn (string $code): SectionHitView => new SectionHitView($code, (string) $sections[$code]?->title),
+                fn (string $code): SectionLinkView => SectionLinkView::of($sections->firstOrFail('code', $code)),
                 $this->called(
                     $search,
                     $meant,
-                    $sections->map(fn (object $one): string => "{$one->title} {$one->chapter}")->all(),
+                    $sections->map(fn (HandbookSection $one): string => "{$one->title} {$one->chapter}")->all(),
                 ),
             ),
         );

@@ -17,8 +17,14 @@ final class Fts5Search implements TextSearch
     /** How it takes texts apart. */
     public const TOKENS = 'porter unicode61 remove_diacritics 2';
 
-    /** Of so many words of the bank that are close to one, it is counted what each finds. */
+    /** So many words are offered. */
     private const CLOSE = 6;
+
+    /** Of so many stems it is looked up how they are written. */
+    private const STEMS = 12;
+
+    /** A word that is meant differs in so many letters at most. */
+    private const LETTERS = 2;
 
     public function keep(int $question, array $texts): void
     {
@@ -92,11 +98,17 @@ final class Fts5Search implements TextSearch
                 ->orderByDesc('doc')
                 ->pluck('term')
                 ->all();
-            foreach ($near as $term) {
-                $whole = self::distance($word, (string) $term) <= 2 ? $this->wordOf((string) $term) : null;
+            $far = array_filter(
+                array_combine($near, array_map(fn (mixed $stem): int => self::distance($word, (string) $stem), $near)),
+                fn (int $letters): bool => $letters <= self::LETTERS,
+            );
+            asort($far);
+            foreach (array_slice(array_keys($far), 0, self::STEMS) as $stem) {
+                $whole = $this->wordOf((string) $stem);
+                $letters = $whole === null || $whole === $word ? null : levenshtein($whole, $word);
                 // What is far from it as a whole is another word.
-                if ($whole !== null && $whole !== $word && levenshtein($whole, $word) <= 2) {
-                    $found[$whole] = levenshtein($whole, $word);
+                if ($letters !== null && $letters <= self::LETTERS) {
+                    $found[$whole] = $letters;
                 }
             }
         }

@@ -8,15 +8,15 @@ use App\Database\Recounts;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
+use Uplandia\Core\Assembly\Filter\TagFilter;
 
 /**
- * How many live questions each topic and unit holds, how difficult, and with which tags, kept beside them: a page that
- * shows the bank must not count it. Whoever changes the bank renews them, and with that makes old what goes by it.
+ * How many live questions each topic and unit holds, how difficult, referring to what, and with which tags, kept
+ * beside them: a page that shows the bank must not count it. Whoever changes the bank renews them, and with that makes
+ * old what goes by it.
  */
 final readonly class Tallies implements Recounts
 {
-    private const DIFFICULTIES = ['topic_id', 'b', 'luck', 'questions'];
-
     public function __construct(private QuestionSets $sets)
     {
     }
@@ -29,11 +29,10 @@ final readonly class Tallies implements Recounts
             'alone' => $this->live('topic_id', 'topics.id')->whereNull('questions.unit_id'),
         ]);
         $topics = DB::table('topics')->select('id')->where('exam_id', $exam);
-        DB::table('topic_difficulties')->whereIn('topic_id', $topics)->delete();
-        DB::table('topic_difficulties')->insertUsing(
-            self::DIFFICULTIES,
-            self::difficulties()->where('questions.exam_id', $exam),
-        );
+        foreach (self::byTopic() as $table => [$columns, $counted]) {
+            DB::table($table)->whereIn('topic_id', $topics)->delete();
+            DB::table($table)->insertUsing($columns, $counted->where('questions.exam_id', $exam));
+        }
         $this->sets->renew($exam);
         // What was estimated by the bank as it was is of before.
         DB::table('kept_estimates')->where('exam_id', $exam)->increment('evidence');
@@ -63,24 +62,38 @@ final readonly class Tallies implements Recounts
         }
 
         $line = fn (stdClass $row): string => implode("\t", (array) $row);
-        $counted = array_map($line, self::difficulties()->get()->all());
-        $kept = array_map($line, DB::table('topic_difficulties')->get(self::DIFFICULTIES)->all());
-        foreach (array_diff($counted, $kept) as $row) {
-            $faults[] = "topic_difficulties: \"{$row}\" is not what is stored.";
-        }
-        foreach (array_diff($kept, $counted) as $row) {
-            $faults[] = "topic_difficulties: \"{$row}\" is stored and not what there is.";
+        foreach (self::byTopic() as $table => [$columns, $counted]) {
+            $there = array_map($line, $counted->get()->all());
+            $kept = array_map($line, DB::table($table)->get($columns)->all());
+            foreach (array_diff($there, $kept) as $row) {
+                $faults[] = "{$table}: \"{$row}\" is not what is stored.";
+            }
+            foreach (array_diff($kept, $there) as $row) {
+                $faults[] = "{$table}: \"{$row}\" is stored and not what there is.";
+            }
         }
 
         return [...$faults, ...$this->sets->faults()];
     }
 
-    private static function difficulties(): Builder
+    /** @return array<string, array{list<string>, Builder}> by table: its columns, and what is counted in them */
+    private static function byTopic(): array
     {
-        return DB::table('questions')
-            ->whereNull('questions.retired_at')
-            ->groupBy('topic_id', 'b', 'luck')
-            ->selectRaw('topic_id, b, luck, count(*) as questions');
+        $live = fn (): Builder => DB::table('questions')->whereNull('questions.retired_at');
+        $read = $live()
+            ->join('question_tags', 'question_tags.question_id', '=', 'questions.id')
+            ->where('question_tags.family', TagFilter::READS);
+
+        return [
+            'topic_difficulties' => [
+                ['topic_id', 'b', 'luck', 'questions'],
+                $live()->groupBy('topic_id', 'b', 'luck')->selectRaw('topic_id, b, luck, count(*) as questions'),
+            ],
+            'topic_sections' => [
+                ['topic_id', 'section', 'questions'],
+                $read->groupBy('topic_id', 'value')->selectRaw('topic_id, value as section, count(*) as questions'),
+            ],
+        ];
     }
 
     /** @param  array<string, Builder>  $counts  by column */

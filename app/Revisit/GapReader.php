@@ -10,6 +10,7 @@ use App\Handbook\HandbookSection;
 use App\Library\MetQuestions;
 use App\Question\Candidacy;
 use App\Question\Exam;
+use App\Question\NamedCountView;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
 use Uplandia\Core\Result\Cause;
@@ -104,7 +105,7 @@ final readonly class GapReader
 
     /**
      * @param  array<int, GapLine>  $lines
-     * @return list<GapCountView>
+     * @return list<NamedCountView>
      */
     private static function topics(Exam $exam, array $lines): array
     {
@@ -115,14 +116,14 @@ final readonly class GapReader
         );
 
         return array_map(
-            fn (SyllabusTopic $top): GapCountView => new GapCountView($top->code, $top->name, $counts[$top->code]),
+            fn (SyllabusTopic $top): NamedCountView => new NamedCountView($top->code, $top->name, $counts[$top->code]),
             array_values($tops),
         );
     }
 
     /**
      * @param  array<int, GapLine>  $lines
-     * @return list<GapCountView>
+     * @return list<NamedCountView>
      */
     private static function causes(array $lines): array
     {
@@ -133,7 +134,7 @@ final readonly class GapReader
         arsort($counts);
 
         return array_map(
-            fn (string $code, int $n): GapCountView => new GapCountView($code, $code, $n),
+            fn (string $code, int $n): NamedCountView => new NamedCountView($code, $code, $n),
             array_keys($counts),
             $counts,
         );

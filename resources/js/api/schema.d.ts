@@ -1979,9 +1979,9 @@ export interface components {
             /** @description Spelt much like what was asked for, the closest first. */
             words: components["schemas"]["CloseWord"][];
             /** @description Whose name has one of the words. */
-            topics: components["schemas"]["TopicHit"][];
+            topics: components["schemas"]["NamedCount"][];
             /** @description Of the handbook, whose title or chapter has one of them. */
-            sections: components["schemas"]["SectionHit"][];
+            sections: components["schemas"]["SectionLink"][];
         };
         /** @description What was searched for, and not found. */
         CloseWordsRequest: {
@@ -2420,9 +2420,9 @@ export interface components {
             closing: number;
             closed: number;
             /** @description Of the state that is looked at, in the order of the blueprint. */
-            topics: components["schemas"]["GapCount"][];
+            topics: components["schemas"]["NamedCount"][];
             /** @description The most frequent first. */
-            causes: components["schemas"]["GapCount"][];
+            causes: components["schemas"]["NamedCount"][];
             /** @description In the order of the pages. */
             reading: components["schemas"]["Reading"][];
             /** @description That pass what is wanted. */
@@ -2431,12 +2431,6 @@ export interface components {
             pages: number;
             /** @description The newest first. */
             gaps: components["schemas"]["GapEntry"][];
-        };
-        /** @description How many gaps share something. */
-        GapCount: {
-            code: string;
-            name: string;
-            n: number;
         };
         /** @description A question in the gap book. */
         GapEntry: {
@@ -2750,6 +2744,12 @@ export interface components {
         /** @description What a sitting is to be called. */
         NameRequest: {
             name: string;
+        };
+        /** @description How many share something that has a code and a name: gaps of a topic, questions of it. */
+        NamedCount: {
+            code: string;
+            name: string;
+            n: number;
         };
         /** @description What an adaptive test asks after a question; nothing more, and it is over. */
         Next: {
@@ -3581,10 +3581,6 @@ export interface components {
             before: components["schemas"]["SectionLink"] | null;
             after: components["schemas"]["SectionLink"] | null;
         };
-        SectionHit: {
-            code: string;
-            title: string;
-        };
         SectionLink: {
             code: string;
             chapter: string;
@@ -3930,12 +3926,6 @@ export interface components {
             /** @description Of those, what is new to the candidate. */
             new: number;
             subtopics: components["schemas"]["TopicCounts"][];
-        };
-        TopicHit: {
-            code: string;
-            name: string;
-            /** @description Its questions. */
-            n: number;
         };
         /** @description A topic in two sittings. */
         TopicShift: {

@@ -41,7 +41,7 @@ final class ScaleTest extends TestCase
                 $asked[$page][$questions] = count($this->statementsOf($page, $visit));
             }
         }
-        self::assertCount(11, $asked);
+        self::assertCount(13, $asked);
         foreach ($asked as $page => [1_000 => $small, 10_000 => $large]) {
             self::assertGreaterThan(0, $small, $page);
             self::assertSame($small, $large, "{$page}: statements in a small bank, and in a large one");
@@ -76,6 +76,8 @@ final class ScaleTest extends TestCase
         yield 'build of new' => fn () => $this->build($exam, $user, ['pools' => ['new']]);
         yield 'build of all' => fn () => $this->build($exam, $user, []);
         yield 'today' => fn () => $this->getJson("{$api}/today")->assertOk();
+        yield 'the exam' => fn () => $this->getJson($api)->assertOk();
+        yield 'close words' => fn () => $this->getJson("{$api}/close-words?words=fogg+valey")->assertOk();
         yield 'result' => fn () => $this->getJson("/api/sittings/{$long}/result")->assertOk();
         yield 'review' => fn () => $this->getJson("/api/sittings/{$long}/review")->assertOk();
         $open = Sitting::createFor($this->build($exam, $user, []), $user)->id;

@@ -172,7 +172,7 @@ final class StoresTest extends TestCase
 
     public function test_a_tally_that_was_tampered_with_is_named(): void
     {
-        foreach (['question_sets', 'topic_difficulties'] as $table) {
+        foreach (['question_sets', 'topic_difficulties', 'topic_sections'] as $table) {
             DB::beginTransaction();
             DB::table($table)->limit(1)->increment('questions');
             self::assertNotSame([], app(Tallies::class)->differences(null), $table);

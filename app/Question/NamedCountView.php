@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Revisit;
+namespace App\Question;
 
-/** How many gaps share something. */
-final readonly class GapCountView
+/** How many share something that has a code and a name: gaps of a topic, questions of it. */
+final readonly class NamedCountView
 {
     public function __construct(
         public string $code,
