@@ -127,6 +127,10 @@ test('in a series nothing closes unseen or unasked, and leaving a running paper 
   await expect(page.getByText('Nothing in the tables is like that.')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('complementary', { name: 'Tables and formulas' })).toBeHidden();
+  // The browser asks too, before the page is closed.
+  const [asked] = await Promise.all([page.waitForEvent('dialog'), page.close({ runBeforeUnload: true })]);
+  expect(asked.type()).toBe('beforeunload');
+  await asked.accept();
 });
 
 test('pictures, order and gaps work from the keyboard alone', async ({ page }) => {

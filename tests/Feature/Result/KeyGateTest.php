@@ -294,4 +294,20 @@ final class KeyGateTest extends TestCase
         self::assertSame([[], [2]], [$first($same), $first($tutor)]);
         self::assertSame(0, Artisan::call('recount'), Artisan::output());
     }
+
+    public function test_what_waited_for_a_test_that_was_thrown_away_is_told_once_it_cannot_be_had_back(): void
+    {
+        $timed = $this->build(['count' => 2, 'minutes' => 60]);
+        $this->open($timed);
+        $this->travel(10)->seconds();
+        $this->sit('rrrrrrrrrrrr', ['count' => 12, 'minutes' => 60]);
+        $responses = fn (): int => $this->getJson('/api/exams/small-hills/progress')->json('responses');
+        self::assertSame(10, $responses());
+        $this->deleteJson("/api/sittings/{$timed}")->assertNoContent();
+        self::assertSame(10, $responses());
+        $this->travel(11)->minutes();
+        self::assertSame(0, Artisan::call('sittings:close'));
+        self::assertSame(12, $responses());
+        self::assertSame(0, Artisan::call('recount'), Artisan::output());
+    }
 }
