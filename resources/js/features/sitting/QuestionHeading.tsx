@@ -47,8 +47,8 @@ export function QuestionHeading(props: {
             onChange={(event) => {
               const only = event.target.value as Only;
               props.onOnly(only);
-              const [first] = among(questions, only);
-              if (first !== undefined && !among(questions, only).includes(position)) props.onGo(first);
+              const places = among(questions, only);
+              if (places[0] !== undefined && !places.includes(position)) props.onGo(places[0]);
             }}
             className="select min-h-11 w-auto border-base-content/50 text-sm pointer-fine:h-9 pointer-fine:min-h-9"
           >

@@ -11,7 +11,7 @@ import { applyLook, readLook, type Look } from '../../ui/look';
 import { StarAndNote } from '../library/StarAndNote';
 import { useKept, useNoted, useStarring } from '../library/useKept';
 import { OpenSection } from '../result/openSection';
-import { barred, firstOf, following, leftBlankBy, waysFrom, type Only } from './following';
+import { barred, firstOf, leftBlankBy, waysFrom, type Only } from './following';
 import { HandedIn } from './HandedIn';
 import { useKit, type Workbench } from './kit/kit';
 import { KitPanel, TIMED } from './kit/KitPanel';
@@ -135,10 +135,8 @@ function Open({
     setFilled(filled + 1);
   };
   const ask = () => void store.next().then(() => heading.current?.focus());
-  const leadTo = (step: 1 | -1) => {
-    const position = following(questions, current, only, step);
-    return position === null ? null : () => go(position);
-  };
+  const ways = waysFrom(questions, current, only);
+  const leadTo = (position: number | null) => (position === null ? null : () => go(position));
   useTitle(sitting.briefing.title);
   useWarned(runsOn(now));
   useEffect(() => {
@@ -151,8 +149,8 @@ function Open({
     store,
     state,
     // Held down, the key must not leave a question blank for good.
-    on: state?.response || (most === null && now.questionMs === null) ? (most === null ? leadTo(1) : ask) : null,
-    back: leadTo(-1),
+    on: state?.response || (most === null && now.questionMs === null) ? (most === null ? leadTo(ways.on) : ask) : null,
+    back: leadTo(ways.back),
     options: question?.body.kind === 'single' ? question.body.options.map((option) => option.id) : [],
     does: {
       go: () => document.getElementById(GO_TO)?.focus(),
@@ -315,7 +313,7 @@ function Open({
       {asking && (
         <SittingFooter
           state={state}
-          ways={waysFrom(questions, current, only)}
+          ways={ways}
           onAll={() => setOnly('all')}
           inTurn={inTurn}
           next={most === null ? null : { ask, busy: now.asking, away }}

@@ -1,5 +1,5 @@
 import type { QuestionState } from './sittingStore';
-import type { SittingView } from './sync/view';
+import { beforeIt, type SittingView } from './sync/view';
 
 /** Which questions going on and back lead to. */
 export type Only = 'all' | 'unanswered' | 'flagged' | 'guesses';
@@ -80,8 +80,7 @@ export function waysFrom(questions: readonly State[], current: number, only: Onl
  * before it.
  */
 export function firstOf({ series, questions }: Series, position: number): number {
-  const before = series.find((of) => of.includes(position))?.filter((one) => one < position) ?? [];
-  return before.find((one) => questions[one]?.seen === false) ?? position;
+  return beforeIt(series, position).find((one) => questions[one]?.seen === false) ?? position;
 }
 
 /** Questions that cannot be asked for yet: of each series, those behind its first unseen one. */
@@ -91,8 +90,7 @@ export function barred(view: Series): ReadonlySet<number> {
 
 /** Questions that were seen, have no answer, and get none any more once another one is seen. */
 export function leftBlankBy({ series, questions }: Series, position: number): number[] {
-  const before = series.find((of) => of.includes(position))?.filter((one) => one < position) ?? [];
-  return before.filter((one) => {
+  return beforeIt(series, position).filter((one) => {
     const question = questions[one];
     return question?.seen === true && !question.response && !question.closed;
   });

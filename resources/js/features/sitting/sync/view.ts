@@ -81,7 +81,8 @@ export function laid(view: SittingView, event: SittingEvent): SittingView {
   const known = typeof event.position === 'number' ? view.questions[event.position] : undefined;
   if (!known) return view;
   // While reading nothing could have been answered, so nothing is closed.
-  const before = view.status === 'reading' ? [] : goneBy(view.series, event);
+  const closes = view.status !== 'reading' && (event.kind === 'shown' || event.kind === 'answered');
+  const before = closes ? beforeIt(view.series, known.position) : [];
   const questions = [...closed(view, ({ position }) => before.includes(position)).questions];
   questions[known.position] = { ...known, ...overlay(event) };
   if (event.kind === 'shown' && view.questionMs !== null && known.position === view.current + 1)
@@ -114,10 +115,9 @@ function closed(view: SittingView, isGone: (question: QuestionState) => boolean)
   return { ...view, questions };
 }
 
-/** What comes before a question in its series is closed once it is seen: also where nobody hears of it yet. */
-function goneBy(series: SittingView['series'], { kind, position }: SittingEvent): readonly number[] {
-  if (kind !== 'shown' && kind !== 'answered') return [];
-  return series.find((of) => of.includes(position ?? -1))?.filter((one) => one < (position ?? -1)) ?? [];
+/** What comes before a question in its series: closed once it is seen, also where nobody hears of it yet. */
+export function beforeIt(series: SittingView['series'], position: number): readonly number[] {
+  return series.find((of) => of.includes(position))?.filter((one) => one < position) ?? [];
 }
 
 function overlay({ kind, value }: SittingEvent): Partial<QuestionState> {
