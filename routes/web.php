@@ -153,6 +153,7 @@ Route::prefix('api')->group(function (): void {
             Route::delete('sittings/{sitting}/share', [TestsController::class, 'unshare']);
             Route::put('sittings/{sitting}/comparison', [TestsController::class, 'agree']);
             Route::post('sittings/{sitting}/on-paper', [TestsController::class, 'onPaper']);
+            Route::delete('sittings/{sitting}/on-paper', [TestsController::class, 'onScreen']);
             Route::get('sittings/{sitting}/kept', [LibraryController::class, 'show']);
             Route::put('sittings/{sitting}/questions/{position}/star', [LibraryController::class, 'star']);
             Route::put('sittings/{sitting}/questions/{position}/note', [LibraryController::class, 'note']);

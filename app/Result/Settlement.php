@@ -7,6 +7,7 @@ namespace App\Result;
 use App\Assembly\TestItem;
 use App\Assembly\TestItems;
 use App\Question\Enrolment;
+use App\Sitting\Exposure;
 use App\Sitting\Exposures;
 use App\Sitting\KeyGate;
 use App\Sitting\ScoreView;
@@ -62,7 +63,7 @@ final readonly class Settlement implements Settles
 
     /**
      * Whether what came of it may count for others: nothing was brought after time had run out, and no key of it was
-     * shown from its beginning to its end.
+     * shown from its beginning to its end, or before, while it was to be sat on paper.
      *
      * @param  array<int, TestItem>  $items
      */
@@ -74,7 +75,8 @@ final readonly class Settlement implements Settles
         $questions = array_map(fn (TestItem $item): int => $item->questionId, array_values($items));
         foreach ($this->exposures->of($sitting->user_id, $questions) as $exposures) {
             foreach ($exposures as $one) {
-                if ($one['at'] >= (int) $state->startedAt && $one['at'] < (int) $state->endedAt) {
+                $own = $one['sitting'] === $sitting->id && $one['how'] === Exposure::Shown;
+                if (($own || $one['at'] >= (int) $state->startedAt) && $one['at'] < (int) $state->endedAt) {
                     return false;
                 }
             }

@@ -97,4 +97,12 @@ final readonly class TestsController
 
         return new JsonResponse($briefings->of($sitting->refresh()));
     }
+
+    #[Operation('Sit it on screen after all', returns: BriefingView::class)]
+    public function onScreen(Sitting $sitting, Briefings $briefings): JsonResponse
+    {
+        $this->onPaper->takeBack($sitting);
+
+        return new JsonResponse($briefings->of($sitting->refresh()));
+    }
 }

@@ -165,6 +165,7 @@ test.describe('by touch', () => {
     await expect(page.getByRole('heading', { name: /, missed$/ })).toBeVisible();
     await expectRoomForFingers(page);
     await page.getByRole('button', { name: 'Sit it on paper' }).tap();
+    await page.getByRole('dialog').getByRole('button', { name: 'Sit it on paper' }).tap();
     await expect(page.getByText('You sit it on paper')).toBeVisible();
     for (const path of ['/', '/build', page.url().replace('/briefing/', '/answers/')]) {
       await page.goto(path);
@@ -185,8 +186,19 @@ test('a test on paper: booklet, sheet and key are printed, and its answers typed
   await expect(page.getByRole('checkbox', { name: 'Key with reasons' })).toBeDisabled();
   await expect(page.getByRole('article')).toHaveCount(16);
   await page.goBack();
-  await page.getByRole('button', { name: 'Sit it on paper' }).click();
-  await expect(page.getByText('You sit it on paper')).toBeVisible();
+  const toPaper = async () => {
+    await page.getByRole('button', { name: 'Sit it on paper' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Sit it on paper' }).click();
+    await expect(page.getByText('You sit it on paper')).toBeVisible();
+  };
+  // Asked first, and taken back, also after a look at where answers are typed in.
+  await toPaper();
+  await page.getByRole('link', { name: 'Type in my answers' }).click();
+  await expect(page.getByRole('textbox', { name: /^Answer to question/ }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Sit it on screen after all' }).click();
+  await expect(page.getByRole('button', { name: 'Sit it on paper' })).toBeVisible();
+  await expect(page.getByText('You sit it on paper')).toHaveCount(0);
+  await toPaper();
   await page.getByRole('link', { name: 'Print it' }).click();
   await expect(page.getByRole('article')).toHaveCount(16);
   await expectAccessible(page);
@@ -234,6 +246,13 @@ test('a test on paper: booklet, sheet and key are printed, and its answers typed
   const sure = page.getByRole('button', { name: 'Hand in all the same' });
   if (await sure.isVisible()) await sure.click();
   await expect(page).toHaveURL(/\/result\//);
+  // The review goes on paper small: sixteen questions with all their reasons on four pages at most.
+  await page.getByRole('link', { name: 'Booklet with my answers' }).click();
+  await expect(page.getByRole('article')).toHaveCount(16);
+  await expectAccessible(page);
+  expect(await pages(page)).toBeLessThanOrEqual(4);
+  await page.getByRole('checkbox', { name: 'With the reason for each part' }).uncheck();
+  await expect(page).toHaveURL(/reasons=0/);
   await page.goto('/tests');
   await expect(
     page.getByRole('row', { name: /Rehearsal, Craft, .*Untimed, on paper \d+ of 16/ }).first(),

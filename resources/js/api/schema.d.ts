@@ -1354,7 +1354,8 @@ export interface paths {
         put?: never;
         /** Sit it on paper */
         post: operations["sitItOnPaper"];
-        delete?: never;
+        /** Sit it on screen after all */
+        delete: operations["sitItOnScreenAfterAll"];
         options?: never;
         head?: never;
         patch?: never;
@@ -7051,6 +7052,37 @@ export interface operations {
         };
     };
     sitItOnPaper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Briefing"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sitItOnScreenAfterAll: {
         parameters: {
             query?: never;
             header?: never;

@@ -338,6 +338,7 @@ final class MyTestsTest extends TestCase
                 ['delete', 'share', []],
                 ['put', 'comparison', ['agrees' => true]],
                 ['post', 'on-paper', []],
+                ['delete', 'on-paper', []],
                 ['get', 'booklet', []],
                 ['get', 'key', []],
                 ['post', 'restore', []],
@@ -385,6 +386,49 @@ final class MyTestsTest extends TestCase
         $this->handIn($begun)->assertOk();
         $this->postJson("/api/sittings/{$begun}/exposures", ['positions' => [0]])->assertNoContent();
         $this->getJson("/api/sittings/{$begun}/key")->assertOk();
+    }
+
+    public function test_paper_can_be_taken_back_until_answers_are_typed_in(): void
+    {
+        $sitting = $this->build();
+        $before = $this->getJson("/api/sittings/{$sitting}")->assertOk()->json();
+        $this->postJson("/api/sittings/{$sitting}/on-paper")->assertOk();
+        $this->open($sitting);
+        $this->deleteJson("/api/sittings/{$sitting}/on-paper")->assertOk()->assertExactJson($before);
+        self::assertSame(0, DB::table('sitting_events')->where('sitting_id', $sitting)->count());
+        $this->getJson("/api/sittings/{$sitting}/key")->assertStatus(409)->assertJsonPath('reason', 'not_yet');
+        // Twice is the same, and its clock runs as if nothing had been.
+        $this->deleteJson("/api/sittings/{$sitting}/on-paper")->assertOk();
+        self::assertSame($before['limitMs'], $this->open($sitting)['briefing']['limitMs']);
+
+        $typed = $this->build();
+        $this->postJson("/api/sittings/{$typed}/on-paper")->assertOk();
+        $this->built = $typed;
+        $opened = $this->open($typed);
+        $this->send($typed, [$this->answer(0, $this->option($opened, 0, true), 10)])->assertOk();
+        $this->deleteJson("/api/sittings/{$typed}/on-paper")
+            ->assertStatus(409)
+            ->assertJsonPath('reason', 'typed_in');
+        $this->handIn($typed)->assertOk();
+        $this->deleteJson("/api/sittings/{$typed}/on-paper")->assertStatus(409);
+    }
+
+    public function test_a_key_seen_while_it_was_to_be_on_paper_keeps_it_out_of_the_cohort(): void
+    {
+        foreach (['seen' => 0, 'unseen' => 1] as $which => $inCohort) {
+            $sitting = $this->build();
+            $this->postJson("/api/sittings/{$sitting}/on-paper")->assertOk();
+            if ($which === 'seen') {
+                $this->postJson("/api/sittings/{$sitting}/exposures", ['positions' => [0]])->assertNoContent();
+            }
+            $this->deleteJson("/api/sittings/{$sitting}/on-paper")->assertOk();
+            $this->travel(5)->seconds();
+            $this->open($sitting);
+            $this->handIn($sitting)->assertOk();
+            $kept = DB::table('sittings')->where('id', $sitting)->value('in_cohort');
+            self::assertSame($inCohort, (int) $kept, $which);
+            $this->travel(1)->days();
+        }
     }
 
     public function test_no_key_is_printed_of_what_a_running_clock_still_asks(): void

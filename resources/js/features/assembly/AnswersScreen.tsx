@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useId, useRef, useState, type KeyboardEvent } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import type { View } from '../../api/client';
 import { session } from '../../api/queries';
 import { Button } from '../../ui/Button';
@@ -11,6 +11,7 @@ import { Answering } from '../question/kinds/Answering';
 import type { Response } from '../question/response';
 import { HandedIn } from '../sitting/HandedIn';
 import { NotHere } from '../sitting/Interruptions';
+import { PaperChoice } from '../sitting/PaperChoice';
 import { Saved } from '../sitting/Saved';
 import type { SittingStore } from '../sitting/sittingStore';
 import { useSitting, useSnapshot } from '../sitting/useSitting';
@@ -26,6 +27,7 @@ export function Component() {
 function Answers({ id, user }: { id: string; user: string }) {
   const store = useSitting(id, user);
   const now = useSnapshot(store);
+  const navigate = useNavigate();
   const [sure, setSure] = useState(false);
   const [handing, setHanding] = useState(false);
   useTitle('Answers from paper');
@@ -76,6 +78,9 @@ function Answers({ id, user }: { id: string; user: string }) {
           />
         ))}
       </ol>
+      {blank === questions.length && (
+        <PaperChoice data={sitting.briefing} onScreen={() => void navigate(`/briefing/${id}`)} />
+      )}
       {sure && blank > 0 && <Notice tone="warn">{count(blank, 'question')} left blank.</Notice>}
       <div>
         <Button weight="main" busy={handing} onClick={() => (blank > 0 && !sure ? setSure(true) : void handIn())}>

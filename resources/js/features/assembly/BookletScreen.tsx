@@ -12,6 +12,7 @@ import { useTitle } from '../../ui/useTitle';
 import { count, duration } from '../../ui/words';
 import { PrintedQuestion } from './PrintedQuestion';
 import { Covered } from '../result/Covered';
+import { PaperChoice } from '../sitting/PaperChoice';
 import { PrintedKey } from './PrintedKey';
 import { AnswerSheet } from './AnswerSheet';
 import { Tick } from '../../ui/Tick';
@@ -58,9 +59,10 @@ export function Component() {
         </div>
         {!keyed && (
           <p className="text-base-content/75">
-            The key can be printed after you hand in, or when you choose in the briefing to sit this test on paper.
+            Printing changes nothing of the test. The key can be printed after you hand in, or when you sit it on paper.
           </p>
         )}
+        {briefing.status !== 'handed_in' && <PaperChoice data={briefing} />}
         {parts.length === 0 && <p>Choose what to print.</p>}
       </div>
       <OnPaper value={true}>

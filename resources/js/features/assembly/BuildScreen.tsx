@@ -87,6 +87,7 @@ function Build({ page }: { page: View<'Builder'> }) {
       {build.count?.leftOut && <p>{build.count.leftOut}</p>}
       {build.building.isError && <Failure error={build.building.error} />}
       {build.keeping.isError && <Failure error={build.keeping.error} />}
+      {build.printing.isError && <Failure error={build.printing.error} />}
       {build.failed && <Failure error={build.failed} />}
       <div className="grid items-start gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,11fr)_minmax(0,9fr)]">
         <section id="topics" aria-labelledby="topics-title" className="grid gap-2">

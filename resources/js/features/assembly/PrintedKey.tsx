@@ -1,6 +1,6 @@
 import type { View } from '../../api/client';
 import { Markdown } from '../../ui/Markdown';
-import { partName } from '../result/partName';
+import { partName } from '../result/partWords';
 import { marksOf, rightLine } from '../question/kinds/paper';
 
 /** What is right, question by question, and why. */

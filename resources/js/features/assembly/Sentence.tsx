@@ -98,6 +98,14 @@ function Name({ build }: { build: Building }) {
           keep for later
         </button>
       )}
+      <button
+        type="button"
+        className="ml-3 cursor-pointer underline underline-offset-4 disabled:opacity-60"
+        disabled={!build.ready || build.printing.isPending}
+        onClick={() => build.printing.mutate()}
+      >
+        print
+      </button>
     </p>
   );
 }

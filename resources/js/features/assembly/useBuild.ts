@@ -102,6 +102,11 @@ export function useBuild(page: View<'Builder'>) {
     mutationFn: (of: typeof body) => ask(api.POST('/api/exams/{exam}/tests', { params: { path }, body: of })),
     meta: { invalidates: TESTS },
   });
+  const printing = useMutation({
+    mutationFn: () => ask(api.POST('/api/exams/{exam}/tests', { params: { path }, body })),
+    meta: { invalidates: TESTS, leaves: true },
+    onSuccess: ({ sitting }) => void navigate(`/print/${sitting}`),
+  });
   const total = totalOf(choices);
   // Until the server has counted what was picked, nobody knows how many that is.
   const isCounted = choices.only.length === 0 || picked === total;
@@ -127,6 +132,8 @@ export function useBuild(page: View<'Builder'>) {
     building,
     /** Builds it to be sat some other time. */
     keeping,
+    /** Builds it for the printer. */
+    printing,
     /** Whether these very choices have been kept. */
     kept: keeping.isSuccess && JSON.stringify(keeping.variables) === JSON.stringify(body),
   };

@@ -3,18 +3,10 @@ import type { View } from '../../api/client';
 import { Chip } from '../../ui/Chip';
 import { Markdown } from '../../ui/Markdown';
 import { percent } from '../../ui/words';
-import { partName } from './partName';
+import { isKey, partName, partSaid } from './partWords';
 import { ShownPicture } from './ShownPicture';
 
 type Part = View<'Part'>;
-
-/** What a right or wrong answer is called, by what kind of part it is. */
-const RIGHT: Partial<Record<Part['role'], string>> = { option: 'Right answer', target: 'Found' };
-const WRONG: Partial<Record<Part['role'], string>> = {
-  option: 'Your choice',
-  slip: 'Yours',
-  decoy: 'You pointed here',
-};
 
 /** Every part of a question: what was answered, what is right, and why. */
 export function Parts({
@@ -90,15 +82,12 @@ function One({
   /** Share of the cohort that chose it. */
   others: number | undefined;
 }) {
-  const { role, verdict, right, mine } = part;
-  // These ask for something of their own; the others are themselves right or wrong to choose.
-  const asks = role === 'row' || role === 'gap' || role === 'number' || role === 'item';
-  const isKey = verdict === 'right' || (verdict === 'missing' && !asks);
+  const { role, verdict } = part;
   return (
     <li
       className={clsx(
         'rounded-field border p-3',
-        isKey ? 'border-2 border-success' : verdict === 'wrong' ? 'border-2 border-error' : 'border-base-300',
+        isKey(part) ? 'border-2 border-success' : verdict === 'wrong' ? 'border-2 border-error' : 'border-base-300',
       )}
     >
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
@@ -106,21 +95,11 @@ function One({
         <span className="font-bold" data-part={role === 'option' || role === 'row' ? `${role}:${part.id}` : undefined}>
           <Markdown inline>{part.text || name}</Markdown>
         </span>
-        {isKey && !asks && <Chip>✓ {verdict === 'right' ? (RIGHT[role] ?? 'Right') : missing(role)}</Chip>}
-        {role === 'option' && verdict === 'right' && <Chip>Your choice</Chip>}
-        {verdict === 'wrong' && !asks && WRONG[role] && <Chip>{WRONG[role]}</Chip>}
-        {right !== null && (
-          <Chip>
-            ✓ <Markdown inline>{right}</Markdown>
-            {tolerance && tolerance !== '0' && ` give or take ${tolerance}`}
+        {partSaid(part, tolerance, unmarked).map((said) => (
+          <Chip key={said}>
+            <Markdown inline>{said}</Markdown>
           </Chip>
-        )}
-        {asks && verdict !== 'right' && !unmarked && (
-          <Chip>
-            You: <Markdown inline>{mine === null ? 'nothing' : role === 'item' ? `place ${mine}` : mine}</Markdown>
-          </Chip>
-        )}
-        {part.ruledOut && <Chip>You ruled it out</Chip>}
+        ))}
         {others !== undefined && <span className="text-sm text-base-content/75">{percent(others)} chose it</span>}
       </div>
       {part.why && (
@@ -130,9 +109,4 @@ function One({
       )}
     </li>
   );
-}
-
-function missing(role: Part['role']): string {
-  if (role === 'target') return 'It was here';
-  return role === 'option' ? 'Right answer' : 'Right';
 }

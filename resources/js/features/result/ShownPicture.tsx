@@ -1,14 +1,14 @@
 import type { View } from '../../api/client';
 import { PointMark } from '../question/kinds/picture/Field';
 import type { Response } from '../question/response';
-import { partName } from './partName';
+import { partName } from './partWords';
 
 /** A picture with where one pointed, what was asked for, and the other places that are explained. */
 export function ShownPicture({ explanation, picture }: { explanation: View<'Explanation'>; picture: View<'Picture'> }) {
   const points = (explanation.response as Response | null)?.points ?? [];
   return (
     <div className="grid gap-2">
-      <div className="relative max-w-2xl rounded-box border border-base-300">
+      <div className="shown-picture relative max-w-2xl rounded-box border border-base-300">
         <img src={picture.file} alt={picture.alt} className="block w-full rounded-box" />
         <svg
           viewBox={`0 0 ${picture.width} ${picture.height}`}

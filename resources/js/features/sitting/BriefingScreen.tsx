@@ -2,7 +2,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { api, ask, type View } from '../../api/client';
-import { briefing, EVERYTHING, queries } from '../../api/queries';
+import { briefing, queries } from '../../api/queries';
 import { useExamIs } from '../../api/useExam';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Failure } from '../../ui/Failure';
@@ -11,6 +11,7 @@ import { Table, TimeRow } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { count, duration, MODES, percent } from '../../ui/words';
 import { Tick } from '../../ui/Tick';
+import { PaperChoice } from './PaperChoice';
 
 const RULES = {
   tutor: [
@@ -147,7 +148,7 @@ export function Component() {
               </span>
             </p>
           )}
-          {data.most === null && <Paper data={data} />}
+          {data.most === null && <PaperChoice data={data} print />}
         </div>
         <div className="grid gap-6">
           {data.reasons.length > 0 && <Reasons reasons={data.reasons} />}
@@ -289,36 +290,6 @@ function Reserve({ data }: { data: View<'Briefing'> }) {
         </span>
       )}
     </form>
-  );
-}
-
-/** The same test with pen and paper, for those who want it so. */
-function Paper({ data }: { data: View<'Briefing'> }) {
-  const choosing = useMutation({
-    mutationFn: () => ask(api.POST('/api/sittings/{sitting}/on-paper', { params: { path: { sitting: data.id } } })),
-    meta: { invalidates: EVERYTHING },
-  });
-  const link =
-    'inline-flex min-h-11 items-center pointer-fine:min-h-9 cursor-pointer text-primary underline underline-offset-4';
-  return (
-    <div className="grid gap-1">
-      {choosing.isError && <Failure error={choosing.error} />}
-      <p className="flex flex-wrap gap-x-4">
-        <Link to={`/print/${data.id}`} className={link}>
-          Print it
-        </Link>
-        {!data.onPaper && data.status === 'not_started' && (
-          <button type="button" className={link} disabled={choosing.isPending} onClick={() => choosing.mutate()}>
-            Sit it on paper
-          </button>
-        )}
-      </p>
-      {data.onPaper && (
-        <p className="text-base-content/75">
-          You sit it on paper: booklet, answer sheet and key can be printed, and it counts as untimed.
-        </p>
-      )}
-    </div>
   );
 }
 

@@ -35,11 +35,11 @@ export async function answersWaitingOf(user: string): Promise<number> {
   ).size;
 }
 
-/** Throws away what waits on this device of somebody, and what was kept of what they sent. */
-export async function throwAwayOf(user: string): Promise<void> {
+/** Throws away what waits on this device of somebody, and what was kept of what they sent; of one sitting, or of all. */
+export async function throwAwayOf(user: string, sitting = ''): Promise<void> {
   const change = (await open()).transaction('waiting', 'readwrite');
   for (const { owner, id } of await change.store.getAll())
-    if (owner.startsWith(`${user}/`)) void change.store.delete([owner, id]);
+    if (owner.startsWith(`${user}/${sitting}`)) void change.store.delete([owner, id]);
   await change.done;
 }
 
