@@ -134,7 +134,6 @@ Route::prefix('api')->group(function (): void {
         Route::post('exams/{exam}/rehearsals', [NewSittingController::class, 'rehearsal']);
         Route::post('exams/{exam}/weak-spots', [WeakSpotsController::class, 'store']);
         Route::get('exams/{exam}/adaptive', [AdaptiveController::class, 'show']);
-        Route::post('exams/{exam}/adaptive', [AdaptiveController::class, 'store']);
         Route::post('exams/{exam}/series/{series}/tests/{test}/sittings', [NewSittingController::class, 'series']);
         Route::get('exams/{exam}/sittings', [TestsController::class, 'index']);
         Route::post('exams/{exam}/library/{question}/sittings', [NewSittingController::class, 'anew'])
@@ -152,6 +151,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('sittings/{sitting}/share', [TestsController::class, 'share']);
             Route::delete('sittings/{sitting}/share', [TestsController::class, 'unshare']);
             Route::put('sittings/{sitting}/comparison', [TestsController::class, 'agree']);
+            Route::get('sittings/{sitting}/choices', [TestsController::class, 'choices']);
             Route::post('sittings/{sitting}/on-paper', [TestsController::class, 'onPaper']);
             Route::delete('sittings/{sitting}/on-paper', [TestsController::class, 'onScreen']);
             Route::get('sittings/{sitting}/kept', [LibraryController::class, 'show']);

@@ -14,8 +14,10 @@ use App\Question\TextSearch;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
+use Uplandia\Core\Assembly\Filter\KindFilter;
 use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Supply;
+use Uplandia\Core\Question\Kind;
 
 /**
  * Counts and gives questions of an exam as one candidate sees them. What passes some filters is a set; what can be
@@ -74,6 +76,26 @@ final readonly class Bank
             array_sum(array_map(fn (SyllabusTopic $topic): int => $topic->questions, $topics)),
             $met,
         );
+    }
+
+    /**
+     * How many of some questions a test could ask that adapts: those that stand alone, and one of each unit, of topics
+     * that weigh anything. Written answers are marked by the candidate afterwards, so nothing could go by them.
+     */
+    public function reach(Selection $selection): int
+    {
+        $written = $selection->bank->having(KindFilter::FAMILY, [Kind::Written->value]);
+        $weighs = $selection->weighing();
+        $passing = $selection->passing()->without($written);
+        /** @param  list<int>  $ids */
+        $askable = fn (array $ids): array => $passing->among(array_values($ids));
+        $alone = array_map(count(...), array_map($askable, array_intersect_key($selection->alone(), $weighs)));
+        $together = array_filter(
+            $selection->together(),
+            fn (array $unit): bool => $askable(array_keys(array_intersect_key($unit[3], $weighs))) !== [],
+        );
+
+        return array_sum($alone) + count($together);
     }
 
     public function selection(Candidacy $candidacy, Filters $filters): Selection

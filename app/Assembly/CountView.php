@@ -14,6 +14,7 @@ final readonly class CountView
      * @param  list<FitView>  $topics  By topic and subtopic, those of which any passes.
      * @param  ShortfallView|null  $shortfall  Null: it can be made.
      * @param  string|null  $leftOut  What is left out because a running sitting holds it; null: nothing.
+     * @param  int|null  $reach  How many a test could ask that adapts; null: it does not.
      * @param  int  $minutes  Time limit that would be set if none is given, in minutes, before extra time.
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class CountView
         public ?ShortfallView $shortfall,
         public ?string $leftOut,
         public int $minutes,
+        public ?int $reach,
     ) {
     }
 }

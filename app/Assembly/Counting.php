@@ -19,17 +19,19 @@ final readonly class Counting
     {
         $syllabus = $candidacy->syllabus();
         $plan = $this->planner->plan($candidacy, $recipe);
+        $reach = $recipe->adapting ? $this->bank->reach($plan->selection) : null;
 
         return new CountView(
             passing: array_sum($plan->passing),
             available: array_sum(array_column($plan->byTopic, 'total')),
             name: TestName::of($recipe, $syllabus),
             topics: self::topics($plan, $syllabus),
-            shortfall: $plan->counts === null
+            shortfall: ($recipe->adapting ? $reach === 0 : $plan->counts === null)
                 ? $this->words->of($recipe, $plan, $syllabus)
                 : null,
             leftOut: $plan->holdsBack ? $this->leftOut($plan) : null,
             minutes: TestBuilder::minutesFor($candidacy->exam, $recipe->count),
+            reach: $reach,
         );
     }
 

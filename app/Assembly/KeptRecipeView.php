@@ -18,11 +18,16 @@ final readonly class KeptRecipeView
 
     public static function of(SavedRecipe $recipe): self
     {
+        return new self($recipe->id, (string) $recipe->name, self::choices($recipe));
+    }
+
+    public static function choices(SavedRecipe $recipe): object
+    {
         $choices = $recipe->recipe()->toArray();
         unset($choices['version']);
         // What is empty is an object all the same.
         $choices['tags'] = (object) $choices['tags'];
 
-        return new self($recipe->id, (string) $recipe->name, (object) $choices);
+        return (object) $choices;
     }
 }

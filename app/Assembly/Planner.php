@@ -46,7 +46,8 @@ final readonly class Planner
             array_values($parts),
         );
         $codes = array_map(strval(...), array_keys($parts));
-        $composition = $recipe->spread === Spread::ByHand
+        // Nobody knows before what a test will ask that adapts.
+        $composition = $recipe->spread === Spread::ByHand || $recipe->adapting
             ? null
             : Composition::of(
                 $recipe->count,
@@ -59,7 +60,11 @@ final readonly class Planner
             codes: $codes,
             topics: array_values($parts),
             supplies: $supplies,
-            counts: $composition === null ? self::exactly($wanted, $supplies) : $composition->counts,
+            counts: match (true) {
+                $recipe->adapting => null,
+                $composition === null => self::exactly($wanted, $supplies),
+                default => $composition->counts,
+            },
             byTopic: $byTopic,
             passing: $this->bank->byTopic($selection),
             available: $composition->available ?? array_sum(array_column($supplies, 'total')),

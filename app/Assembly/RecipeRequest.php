@@ -35,11 +35,12 @@ use Uplandia\Core\Question\Kind;
 #[Says('mode', type: Mode::class, needed: true)]
 #[Says('spread', type: Spread::class)]
 #[Says('asksSureness', type: 'bool')]
+#[Says('adapting', 'Each question is chosen by the answers so far; count is the most there may be.', 'bool')]
 final class RecipeRequest extends Form
 {
     /** Beside the filters. */
     private const NAMES = [
-        'mode', 'spread', 'byTopic', 'plain', 'penalty', 'shuffled', 'runningScore', 'asksSureness',
+        'mode', 'spread', 'byTopic', 'plain', 'penalty', 'shuffled', 'runningScore', 'asksSureness', 'adapting',
     ];
 
     /** @return array<string, list<mixed>> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assembly;
 
+use App\Question\Candidacy;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Uplandia\Core\Assembly\Recipe;
@@ -25,6 +26,16 @@ final class SavedRecipe extends Model
     protected $table = 'recipes';
 
     protected $fillable = ['user_id', 'exam_id', 'name', 'version', 'choices'];
+
+    /** What a test is built from, kept without a name. */
+    public static function behind(Candidacy $candidacy, Recipe $recipe): self
+    {
+        return self::query()->create([
+            ...$candidacy->key(),
+            'version' => Recipe::VERSION,
+            'choices' => $recipe->toArray(),
+        ]);
+    }
 
     public function recipe(): Recipe
     {

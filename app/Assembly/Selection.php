@@ -59,6 +59,15 @@ final class Selection
             : array_intersect_key($syllabus->all(), array_flip(array_merge([], ...$syllabus->chosen($chosen))));
     }
 
+    /** @return array<int, SyllabusTopic> the same, without those that weigh nothing in the exam */
+    public function weighing(): array
+    {
+        $syllabus = $this->bank->candidacy->syllabus();
+        $weighs = fn (SyllabusTopic $topic): bool => (float) $syllabus->topOf($topic->id)->weight > 0;
+
+        return array_filter($this->topics(), $weighs);
+    }
+
     /** Questions that pass, each by itself. */
     public function passing(): QuestionSet
     {

@@ -36,8 +36,27 @@ final readonly class ShortfallWords
             reason: $reason,
             below: $plan->below,
             above: $plan->above,
+            topics: self::topics($recipe, $plan, $syllabus),
             gains: $gains,
         );
+    }
+
+    /** @return list<TopicGivesView> */
+    private static function topics(Recipe $recipe, Plan $plan, Syllabus $syllabus): array
+    {
+        $short = [];
+        foreach ($recipe->byTopic === [] ? [] : $plan->codes as $i => $code) {
+            $wanted = $recipe->byTopic[$code];
+            $n = min($wanted, $plan->supplies[$i]->total);
+            while ($n > 0 && ! $plan->supplies[$i]->makes($n)) {
+                $n--;
+            }
+            if ($n < $wanted) {
+                $short[] = new TopicGivesView($code, $syllabus->named($code)->name, $n);
+            }
+        }
+
+        return $short;
     }
 
     /** @param  list<GainView>  $gains */

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use Uplandia\Core\Assembly\Blueprint;
+use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Mode;
 
 /**
@@ -19,6 +20,7 @@ use Uplandia\Core\Assembly\Mode;
  *
  * @property string $id
  * @property int|null $user_id null: a fixed paper, which is everybody's, or a test whose maker has left
+ * @property string|null $recipe_id the choices it was made by
  * @property int|null $paper_id
  * @property int|null $series_test_id
  * @property bool $of_exam sat under the exam's own rules: a paper or a rehearsal
@@ -132,6 +134,14 @@ final class Test extends Model
     public function canBeFresh(int $user): bool
     {
         return $this->user_id === $user && ($this->recipe_id !== null || $this->of_exam);
+    }
+
+    /** What it may ask: all, where it was made without choices, as fixed papers and rehearsals are. */
+    public function filters(): Filters
+    {
+        $kept = $this->recipe_id === null ? null : SavedRecipe::query()->find($this->recipe_id);
+
+        return $kept === null ? new Filters() : $kept->recipe()->filters;
     }
 
     /** Whether it is a whole paper or rehearsal, and not a section alone. */

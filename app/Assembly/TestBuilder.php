@@ -25,6 +25,7 @@ final readonly class TestBuilder
         private Planner $planner,
         private ShortfallWords $words,
         private HoldsBack $running,
+        private Adapts $adapts,
     ) {
     }
 
@@ -41,6 +42,15 @@ final readonly class TestBuilder
         ?string $name = null,
     ): Test {
         $syllabus = $candidacy->syllabus();
+        $title = $name ?? TestName::dated(TestName::of($recipe, $syllabus), $candidacy);
+        if ($recipe->adapting) {
+            return $this->adapts->build(
+                candidacy: $candidacy,
+                recipe: $recipe,
+                title: $title,
+                seed: new Seed($seed ?? Str::random(32)),
+            );
+        }
         $plan = $this->planner->plan($candidacy, $recipe);
         if ($plan->counts === null) {
             throw Refusal::unmet(
@@ -70,7 +80,7 @@ final readonly class TestBuilder
                 recipe: $recipe,
                 seed: $seed,
                 questions: $questions,
-                title: $name ?? TestName::dated(TestName::of($recipe, $syllabus), $candidacy),
+                title: $title,
             ),
         );
     }
@@ -87,11 +97,7 @@ final readonly class TestBuilder
     /** @param  list<int>  $questions */
     private function save(Candidacy $candidacy, Recipe $recipe, Seed $seed, array $questions, string $title): Test
     {
-        $saved = SavedRecipe::query()->create([
-            ...$candidacy->key(),
-            'version' => Recipe::VERSION,
-            'choices' => $recipe->toArray(),
-        ]);
+        $saved = SavedRecipe::behind($candidacy, $recipe);
         $items = NewItems::of(
             $questions,
             fn (int $question, Kind $kind, string $marks): array => [

@@ -22,7 +22,11 @@ final class TestName
 
     public static function of(Recipe $recipe, Syllabus $syllabus): string
     {
-        $parts = [self::topics($recipe, $syllabus)];
+        $parts = [
+            $recipe->spread === Spread::ByHand
+                ? self::joined(self::named($recipe, $syllabus), $syllabus)
+                : self::topics($recipe->filters->topics(), $syllabus),
+        ];
         $pools = array_map(fn (Pool $pool): string => $pool->words(), $recipe->filters->pools());
         if ($pools !== []) {
             $parts[] = count($pools) > self::NAMED ? count($pools).' pools' : self::listed($pools, 'or');
@@ -31,7 +35,9 @@ final class TestName
         $words = $recipe->filters->get(WordFilter::class)->words ?? '';
         $parts[] = $words === '' ? '' : '“'.mb_strimwidth($words, 0, 30, '…').'”';
 
-        return implode(', ', array_filter($parts))." · {$recipe->count}";
+        $what = implode(', ', array_filter($parts));
+
+        return $recipe->adapting ? "{$what} · adaptive, up to {$recipe->count}" : "{$what} · {$recipe->count}";
     }
 
     /** What is made again and again is told apart by its day: "Weather and Rope, missed · 12, 5 Nov". */
@@ -40,19 +46,33 @@ final class TestName
         return "{$name}, ".Moment::short($candidacy->today(resolve(ClockInterface::class)));
     }
 
-    private static function topics(Recipe $recipe, Syllabus $syllabus): string
+    /**
+     * Some topics in a few words; those at the top stand for all of theirs.
+     *
+     * @param  list<string>|null  $codes  null: all
+     */
+    public static function topics(?array $codes, Syllabus $syllabus): string
     {
         $names = [];
-        if ($recipe->spread === Spread::ByHand) {
-            foreach (array_keys($recipe->byTopic) as $code) {
-                $names[] = $syllabus->named((string) $code)->name;
-            }
-        } else {
-            foreach ($syllabus->chosen($recipe->filters->topics()) as $top => $topics) {
-                $names[] = $syllabus->get(count($topics) === 1 ? $topics[0] : $top)->name;
-            }
+        foreach ($syllabus->chosen($codes) as $top => $topics) {
+            $names[] = $syllabus->get(count($topics) === 1 ? $topics[0] : $top)->name;
         }
 
+        return self::joined($names, $syllabus);
+    }
+
+    /** @return list<string> topics beside which a number was typed */
+    private static function named(Recipe $recipe, Syllabus $syllabus): array
+    {
+        return array_map(
+            fn (int|string $code): string => $syllabus->named((string) $code)->name,
+            array_keys($recipe->byTopic),
+        );
+    }
+
+    /** @param  list<string>  $names */
+    private static function joined(array $names, Syllabus $syllabus): string
+    {
         return match (true) {
             count($names) <= self::NAMED => self::listed($names, 'and'),
             count($names) === count($syllabus->tops()) => 'All topics',

@@ -6,7 +6,6 @@ namespace App\Bench;
 
 use App\Account\User;
 use App\Assembly\TestBuilder;
-use App\Progress\AdaptiveTests;
 use App\Question\Candidacy;
 use App\Question\Exam;
 use App\Sitting\Closing;
@@ -58,7 +57,6 @@ final class Crowd
 
     public function __construct(
         private readonly TestBuilder $builder,
-        private readonly AdaptiveTests $adaptive,
         private readonly Opening $opening,
         private readonly Closing $closing,
     ) {
@@ -78,6 +76,7 @@ final class Crowd
             self::QUESTIONS,
             Mode::Untimed,
         );
+        $adapting = new Recipe(filters: new Filters(), count: 60, mode: Mode::Untimed, adapting: true);
         for ($i = 0; $i < $people; $i++) {
             $user = User::query()
                 ->create([
@@ -87,12 +86,14 @@ final class Crowd
                 ])
                 ->refresh();
             $adapts = $i % self::ADAPTIVE === self::ADAPTIVE - 1;
-            $sitting = $adapts
-                ? $this->adaptive->ready(candidacy: new Candidacy($user, $exam), most: 60, timed: false)
-                : Sitting::createFor(
-                    $this->builder->build(candidacy: new Candidacy($user, $exam), recipe: $recipe, seed: "load {$i}"),
-                    $user,
-                );
+            $sitting = Sitting::createFor(
+                $this->builder->build(
+                    candidacy: new Candidacy($user, $exam),
+                    recipe: $adapts ? $adapting : $recipe,
+                    seed: "load {$i}",
+                ),
+                $user,
+            );
             $this->opening->open($sitting, self::TAB, take: true);
             $studies = $i % self::STUDIES === 4;
             if ($studies) {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
+use App\Assembly\Selection;
 use App\Assembly\Test;
-use App\Question\Exam;
 use App\Question\OwnStandings;
 use App\Question\Syllabus;
 use App\Question\SyllabusTopic;
@@ -16,49 +16,48 @@ use Uplandia\Core\Progress\Adaptive;
 use Uplandia\Core\Progress\AdaptiveItem;
 use Uplandia\Core\Question\Kind;
 
-/** The questions of an exam that an adaptive test may ask, as its candidate and the tests before it have met them. */
+/** The questions that an adaptive test may ask, as its candidate and the tests before it have met them. */
 final readonly class AdaptiveBank
 {
     /** How often a question has been asked is told by so many tests before. */
     private const TESTS_BEFORE = 200;
 
-    /** @param  list<SyllabusTopic>  $topics  at the top, in the order of the blueprint */
-    private function __construct(private Exam $exam, private Syllabus $syllabus, public array $topics)
+    /** @param  list<SyllabusTopic>  $topics  at the top, in the order of the blueprint: those that are chosen */
+    private function __construct(private Selection $selection, private array $topics)
     {
     }
 
-    public static function of(Exam $exam): self
+    public static function of(Selection $selection): self
     {
-        $syllabus = Syllabus::of($exam);
+        $syllabus = $selection->bank->candidacy->syllabus();
+        $chosen = [];
+        foreach (array_keys($selection->topics()) as $topic) {
+            $chosen[$syllabus->topOf($topic)->id] = true;
+        }
 
-        return new self($exam, $syllabus, $syllabus->tops());
-    }
-
-    /** @param  int  $most  questions */
-    public function test(int $most): Adaptive
-    {
-        $bank = Scale::items($this->exam, $this->syllabus);
-
-        return new Adaptive(
-            estimator: Scale::estimator($this->exam),
-            bank: array_map(fn (SyllabusTopic $topic): array => $bank[$topic->id] ?? [], $this->topics),
-            weights: array_map(fn (SyllabusTopic $topic): float => (float) $topic->weight, $this->topics),
-            cut: (float) $this->exam->rules['cut'],
-            most: $most,
+        return new self(
+            $selection,
+            array_values(array_filter($syllabus->tops(), fn (SyllabusTopic $top): bool => isset($chosen[$top->id]))),
         );
     }
 
-    /** How many questions a test could ask at most: those that stand alone, and one of each unit. */
-    public function reach(): int
+    /**
+     * What is expected is expected of all questions of the chosen topics.
+     *
+     * @param  int  $most  questions
+     */
+    public function test(int $most): Adaptive
     {
-        $topics = [];
-        foreach ($this->topics as $place => $topic) {
-            $topics = (float) $topic->weight > 0 ? [...$topics, ...$this->within($place)] : $topics;
-        }
-        $questions = $this->questions($topics);
+        $exam = $this->selection->bank->candidacy->exam;
+        $bank = Scale::items($exam, $this->syllabus(), array_keys($this->selection->topics()));
 
-        return (clone $questions)->whereNull('questions.unit_id')->count() +
-            $questions->whereNotNull('questions.unit_id')->distinct()->count('questions.unit_id');
+        return new Adaptive(
+            estimator: Scale::estimator($exam),
+            bank: array_map(fn (SyllabusTopic $topic): array => $bank[$topic->id] ?? [], $this->topics),
+            weights: array_map(fn (SyllabusTopic $topic): float => (float) $topic->weight, $this->topics),
+            cut: (float) $exam->rules['cut'],
+            most: $most,
+        );
     }
 
     /**
@@ -66,9 +65,10 @@ final readonly class AdaptiveBank
      * @param  Test|null  $test  that asks; null: one that is not made yet
      * @return list<AdaptiveItem> all of the topic that could be asked, whether it was already or not
      */
-    public function items(int $place, int $user, ?Test $test): array
+    public function items(int $place, ?Test $test): array
     {
         $asked = $this->asked($test);
+        $user = $this->selection->bank->candidacy->user->id;
         $rows = OwnStandings::beside($this->questions($this->within($place)), $user)
             ->select([
                 'questions.id', 'questions.topic_id', 'questions.unit_id', 'questions.b', 'questions.luck',
@@ -76,14 +76,15 @@ final readonly class AdaptiveBank
             ]);
         $items = [];
         foreach ($rows->cursor() as $row) {
-            $items[] = $this->item(row: $row, place: $place, exposure: $asked[(int) $row->id] ?? 0.0);
+            $items[(int) $row->id] = $this->item(row: $row, place: $place, exposure: $asked[(int) $row->id] ?? 0.0);
         }
+        $passing = $this->selection->passing()->among(array_keys($items));
 
-        return $items;
+        return array_values(array_intersect_key($items, array_flip($passing)));
     }
 
     /**
-     * What a test has asked by now.
+     * What a test has asked by now. (Of a topic that has been moved out of what was chosen, nothing is known.)
      *
      * @return array<int, AdaptiveItem> by position, in order
      */
@@ -100,8 +101,10 @@ final readonly class AdaptiveBank
             ]);
         $items = [];
         foreach ($rows as $row) {
-            $place = $places[$this->syllabus->topOf((int) $row->topic_id)->id];
-            $items[(int) $row->position] = $this->item(row: $row, place: $place, exposure: 0.0);
+            $place = $places[$this->syllabus()->topOf((int) $row->topic_id)->id] ?? null;
+            if ($place !== null) {
+                $items[(int) $row->position] = $this->item(row: $row, place: $place, exposure: 0.0);
+            }
         }
 
         return $items;
@@ -133,19 +136,27 @@ final readonly class AdaptiveBank
             ->where('questions.kind', '!=', Kind::Written->value);
     }
 
-    /** @return list<int> ids of a topic at the top and of all under it */
+    /** @return list<int> ids of what is chosen of a topic at the top */
     private function within(int $place): array
     {
-        $top = $this->topics[$place];
+        $top = $this->topics[$place]->id;
 
-        return [$top->id, ...array_column($this->syllabus->under($top), 'id')];
+        return array_values(array_filter(
+            array_keys($this->selection->topics()),
+            fn (int $topic): bool => $this->syllabus()->topOf($topic)->id === $top,
+        ));
+    }
+
+    private function syllabus(): Syllabus
+    {
+        return $this->selection->bank->candidacy->syllabus();
     }
 
     /** @return array<int, float> question id => the share of the tests before that it was in */
     private function asked(?Test $test): array
     {
         $before = DB::table('tests')
-            ->where('exam_id', $this->exam->id)
+            ->where('exam_id', $this->selection->bank->candidacy->exam->id)
             ->whereNotNull('adaptive')
             ->when($test !== null, fn (Builder $tests) => $tests->where('id', '<', $test?->id))
             ->orderByDesc('id')

@@ -4,23 +4,24 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
+use App\Assembly\Bank;
 use App\Assembly\TestBuilder;
 use App\Http\Contract\Operation;
 use App\Question\Candidacy;
-use App\Question\Exam;
-use App\Sitting\BuiltView;
 use App\Sitting\Settles;
 use App\Sitting\Sitting;
 use App\Sitting\SittingQuestions;
 use App\Sitting\SittingRepository;
 use App\Sitting\StateView;
 use Illuminate\Http\JsonResponse;
+use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Progress\Adaptive;
 
 final readonly class AdaptiveController
 {
     public function __construct(
         private AdaptiveTests $tests,
+        private Bank $bank,
         private SittingRepository $repository,
         private SittingQuestions $questions,
         private Settles $settlement,
@@ -28,11 +29,13 @@ final readonly class AdaptiveController
     }
 
     #[Operation('What an adaptive test could ask', returns: AdaptiveOfferView::class)]
-    public function show(Exam $exam): JsonResponse
+    public function show(Candidacy $candidacy): JsonResponse
     {
+        $exam = $candidacy->exam;
+
         return new JsonResponse(
             new AdaptiveOfferView(
-                reach: AdaptiveBank::of($exam)->reach(),
+                reach: $this->bank->reach($this->bank->selection($candidacy, new Filters())),
                 least: Adaptive::LEAST,
                 choices: array_map(
                     fn (int $most): AdaptiveChoiceView => new AdaptiveChoiceView(
@@ -43,18 +46,6 @@ final readonly class AdaptiveController
                 ),
             ),
         );
-    }
-
-    #[Operation('Prepare an adaptive test', returns: BuiltView::class, status: 201)]
-    public function store(AdaptiveRequest $request, Candidacy $candidacy): JsonResponse
-    {
-        $sitting = $this->tests->ready(
-            candidacy: $candidacy,
-            most: $request->integer('most'),
-            timed: $request->boolean('timed'),
-        );
-
-        return new JsonResponse(BuiltView::of($sitting), 201);
     }
 
     #[Operation('Ask for the next question', returns: NextView::class)]

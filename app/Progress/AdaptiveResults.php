@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
+use App\Assembly\TestName;
 use App\Result\ExpectedView;
 use App\Result\TellsExpected;
 use App\Sitting\Sitting;
@@ -24,12 +25,12 @@ final readonly class AdaptiveResults implements TellsExpected
 
     public function of(Sitting $sitting): ?ExpectedView
     {
-        $sitting->loadMissing('test.exam');
+        $sitting->loadMissing('test.exam', 'user');
         $most = $sitting->test->adaptive;
         if ($most === null) {
             return null;
         }
-        $bank = AdaptiveBank::of($sitting->test->exam);
+        $bank = $this->tests->bankOf($sitting);
         $answers = $this->tests->answers($sitting, $bank, $this->repository->state($sitting));
         $standing = $bank->test($most)->standing($answers);
         $cut = BigRational::of($sitting->test->exam->rules['cut']);
@@ -37,6 +38,7 @@ final readonly class AdaptiveResults implements TellsExpected
 
         return new ExpectedView(
             sentence: self::sentence($side, count($answers), Shown::percent($cut)),
+            of: self::topics($sitting),
             share: $standing->share,
             low: $standing->interval->low,
             high: $standing->interval->high,
@@ -46,6 +48,13 @@ final readonly class AdaptiveResults implements TellsExpected
             most: $most,
             least: Adaptive::LEAST,
         );
+    }
+
+    private static function topics(Sitting $sitting): ?string
+    {
+        $chosen = $sitting->test->filters()->topics();
+
+        return $chosen === null ? null : TestName::topics($chosen, $sitting->candidacy()->syllabus());
     }
 
     private static function sentence(?AdaptiveEnding $side, int $asked, string $cut): string

@@ -4,22 +4,23 @@ declare(strict_types=1);
 
 namespace App\Progress;
 
+use App\Assembly\Adapts;
+use App\Assembly\Bank;
 use App\Assembly\NewItems;
+use App\Assembly\SavedRecipe;
 use App\Assembly\Test;
 use App\Assembly\TestBuilder;
 use App\Assembly\TestItems;
-use App\Assembly\TestName;
 use App\Http\Refusal;
 use App\Question\Candidacy;
-use App\Question\Exam;
 use App\Sitting\Closing;
 use App\Sitting\Sitting;
 use App\Sitting\SittingRepository;
 use App\Sitting\TabLock;
 use Closure;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use Uplandia\Core\Assembly\Mode;
+use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Assembly\Seed;
 use Uplandia\Core\Progress\Adaptive;
 use Uplandia\Core\Progress\AdaptiveAnswer;
@@ -34,59 +35,56 @@ use Uplandia\Core\Sitting\Status;
  *
  * @phpstan-import-type Item from Test
  */
-final readonly class AdaptiveTests
+final readonly class AdaptiveTests implements Adapts
 {
-    /** Nobody is asked more than this, whatever the bank holds. */
-    public const MOST = 100;
-
     /** Lengths to choose from. */
-    public const LENGTHS = [30, 45, 60, self::MOST];
+    public const LENGTHS = [30, 45, 60, Recipe::MOST_ADAPTING];
 
     public function __construct(
         private SittingRepository $repository,
         private TabLock $tabLock,
         private Closing $closing,
         private TestItems $items,
+        private Bank $bank,
     ) {
     }
 
-    /**
-     * A sitting of a new test, of which only the first question is known.
-     *
-     * @param  int  $most  questions
-     * @param  bool  $timed  whether it has the time that the exam would give so many
-     *
-     * @throws Refusal when the bank has nothing to ask
-     */
-    public function ready(Candidacy $candidacy, int $most, bool $timed): Sitting
+    public function build(Candidacy $candidacy, Recipe $recipe, string $title, Seed $seed): Test
     {
-        $bank = AdaptiveBank::of($candidacy->exam);
-        $seed = new Seed(Str::random(32));
+        $bank = AdaptiveBank::of($this->bank->selection($candidacy, $recipe->filters));
         $first = $this->chosen(
             bank: $bank,
-            adaptive: $bank->test($most),
+            adaptive: $bank->test($recipe->count),
             answers: [],
-            user: $candidacy->user->id,
             test: null,
             seed: $seed,
-        ) ?? throw Refusal::unmet('too_few', 'The bank of this exam has no question that such a test could ask yet.');
+        ) ?? throw Refusal::unmet('too_few', 'These choices leave no question that such a test could ask.');
+        $minutes = $recipe->minutes ?? TestBuilder::minutesFor($candidacy->exam, $recipe->count);
 
         return DB::transaction(
-            fn (): Sitting => Sitting::createFor(
-                Test::createWith(
-                    [
-                        ...$candidacy->key(),
-                        'title' => TestName::dated("Adaptive · up to {$most}", $candidacy),
-                        'mode' => ($timed ? Mode::Timed : Mode::Untimed)->value,
-                        'adaptive' => $most,
-                        'seed' => $seed->value,
-                    ],
-                    self::asItem($first, 0),
-                    $timed ? TestBuilder::minutesFor($candidacy->exam, $most) : null,
-                ),
-                $candidacy->user,
+            fn (): Test => Test::createWith(
+                [
+                    ...$candidacy->key(),
+                    'recipe_id' => SavedRecipe::behind($candidacy, $recipe)->id,
+                    'title' => $title,
+                    'mode' => $recipe->mode->value,
+                    'adaptive' => $recipe->count,
+                    'shuffled' => $recipe->shuffled,
+                    'asks_sureness' => $recipe->asksSureness,
+                    'seed' => $seed->value,
+                ],
+                self::asItem($first, 0),
+                $recipe->mode === Mode::Timed ? $minutes : null,
             ),
         );
+    }
+
+    /** What a test chooses from. */
+    public function bankOf(Sitting $sitting): AdaptiveBank
+    {
+        $sitting->loadMissing('test.exam', 'user');
+
+        return AdaptiveBank::of($this->bank->selection($sitting->candidacy(), $sitting->test->filters()));
     }
 
     /**
@@ -141,7 +139,7 @@ final readonly class AdaptiveTests
     private function prepare(Sitting $sitting, string $tab, int $after, int $now): Closure
     {
         $this->repository->refuseHandedIn($sitting);
-        $sitting->loadMissing('test.exam');
+        $sitting->loadMissing('test.exam', 'user');
         $most = $sitting->test->adaptive ?? throw Refusal::conflict('not_adaptive', 'All its questions are known.');
         if (! $sitting->hasBegun()) {
             throw Refusal::unmet('not_started', 'Begin the sitting first.');
@@ -155,7 +153,7 @@ final readonly class AdaptiveTests
         }
         $state = $this->repository->state($sitting, $now);
         self::refuseUnlessAtIt($state, $after);
-        $bank = AdaptiveBank::of($sitting->test->exam);
+        $bank = $this->bankOf($sitting);
         $adaptive = $bank->test($most);
         $answers = $this->answers($sitting, $bank, $state);
         $ending = $adaptive->ending($answers);
@@ -163,7 +161,6 @@ final readonly class AdaptiveTests
             bank: $bank,
             adaptive: $adaptive,
             answers: $answers,
-            user: $sitting->user_id,
             test: $sitting->test,
             seed: new Seed($sitting->test->seed),
         );
@@ -200,13 +197,12 @@ final readonly class AdaptiveTests
         AdaptiveBank $bank,
         Adaptive $adaptive,
         array $answers,
-        int $user,
         ?Test $test,
         Seed $seed,
     ): ?AdaptiveItem {
         return $adaptive->next(
             $answers,
-            fn (int $place): array => $bank->items(place: $place, user: $user, test: $test),
+            fn (int $place): array => $bank->items($place, $test),
             $seed->stream('adaptive:'.count($answers)),
         );
     }

@@ -6,6 +6,7 @@ namespace App\Progress;
 
 use App\Http\Contract\Says;
 use App\Http\Form;
+use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Sitting\Awake;
 
 #[Says('after', 'The position that is left behind.')]
@@ -17,7 +18,7 @@ final class NextRequest extends Form
     {
         return [
             'tab' => ['required', 'string', 'max:64'],
-            'after' => ['required', 'integer', 'min:0', 'max:'.AdaptiveTests::MOST],
+            'after' => ['required', 'integer', 'min:0', 'max:'.Recipe::MOST_ADAPTING],
             'awakeSince' => ['nullable', 'integer', 'min:0', 'max:9007199254740991'],
         ];
     }

@@ -6,6 +6,7 @@ namespace App\Progress;
 
 use App\Question\Exam;
 use App\Question\Syllabus;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Uplandia\Core\Progress\AbilityEstimator;
 use Uplandia\Core\Progress\Item;
@@ -23,13 +24,15 @@ final class Scale
     /**
      * How difficult the questions of the bank are, those alike told together.
      *
+     * @param  list<int>|null  $within  ids of topics; null: all
      * @return array<int, list<Item>> by topic at the top, those that have questions
      */
-    public static function items(Exam $exam, Syllabus $syllabus): array
+    public static function items(Exam $exam, Syllabus $syllabus, ?array $within = null): array
     {
         $rows = DB::table('topic_difficulties')
             ->join('topics', 'topics.id', '=', 'topic_difficulties.topic_id')
             ->where('topics.exam_id', $exam->id)
+            ->when($within !== null, fn (Builder $rows): Builder => $rows->whereIn('topics.id', $within ?? []))
             ->get(['topic_id', 'b', 'luck', 'topic_difficulties.questions']);
         $bank = [];
         foreach ($rows as $row) {

@@ -8,6 +8,7 @@ use App\Account\Address;
 use App\Account\People;
 use App\Account\User;
 use App\Account\WholeBcrypt;
+use App\Assembly\Adapts;
 use App\Assembly\HoldsBack;
 use App\Assembly\RecipePolicy;
 use App\Assembly\SavedRecipe;
@@ -20,6 +21,7 @@ use App\Database\Recounts;
 use App\Http\CountsInFiles;
 use App\Http\WholeFileSessions;
 use App\Progress\AdaptiveResults;
+use App\Progress\AdaptiveTests;
 use App\Progress\EstimatesRecount;
 use App\Question\Candidacy;
 use App\Question\Exam;
@@ -68,6 +70,7 @@ final class AppServiceProvider extends ServiceProvider
     public array $singletons = [
         TextSearch::class => Fts5Search::class,
         Settles::class => Settlement::class,
+        Adapts::class => AdaptiveTests::class,
         KeepsStandings::class => Standings::class,
         TellsExpected::class => AdaptiveResults::class,
         Compares::class => Comparison::class,

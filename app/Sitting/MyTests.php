@@ -145,6 +145,7 @@ final readonly class MyTests
             touchedAt: $sitting->ended_ms ?? $sitting->contact_ms,
             fresh: $test->canBeFresh($sitting->user_id),
             same: $test->isRepeatable(),
+            choices: $mine && $test->recipe_id !== null,
             mine: $mine && $test->adaptive === null,
             code: $mine && $shared?->closed_at === null ? $shared?->code : null,
             agrees: $shared?->agrees === null ? null : (bool) $shared->agrees,

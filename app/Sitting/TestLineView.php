@@ -20,6 +20,7 @@ final readonly class TestLineView
      * @param  int|null  $touchedAt  When it was handed in, else last worked on.
      * @param  bool  $fresh  Whether it can be made again with fresh questions.
      * @param  bool  $same  Whether its questions can be sat again as they are.
+     * @param  bool  $choices  Whether it was made of choices of its candidate's, which can be changed.
      * @param  bool  $mine  Whether its candidate made it, and so can share it.
      * @param  string|null  $code  By which it is shared now.
      * @param  bool|null  $agrees  To be compared; null: it is not shared.
@@ -43,6 +44,7 @@ final readonly class TestLineView
         public ?int $touchedAt,
         public bool $fresh,
         public bool $same,
+        public bool $choices,
         public bool $mine,
         public ?string $code,
         public ?bool $agrees,

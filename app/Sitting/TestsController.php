@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Sitting;
 
+use App\Assembly\KeptRecipeView;
+use App\Assembly\SavedRecipe;
 use App\Http\Afterwards;
 use App\Http\Contract\Operation;
+use App\Http\Refusal;
 use App\Question\Candidacy;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -37,6 +40,16 @@ final readonly class TestsController
     public function ready(Candidacy $candidacy, ReadyTests $ready): JsonResponse
     {
         return new JsonResponse($ready->of($candidacy));
+    }
+
+    #[Operation('What a test was made of', returns: ChoicesView::class)]
+    public function choices(Sitting $sitting): JsonResponse
+    {
+        $test = $sitting->loadMissing('test.exam')->test;
+        $kept = SavedRecipe::query()->where('user_id', $sitting->user_id)->find($test->recipe_id) ??
+            throw Refusal::conflict('no_recipe', 'This test was not made by a recipe of yours.');
+
+        return new JsonResponse(new ChoicesView($test->exam->slug, KeptRecipeView::choices($kept)));
     }
 
     #[Operation('Rename a sitting')]

@@ -23,6 +23,11 @@ final readonly class Recipe
 
     public const MOST_SECONDS = 3600;
 
+    /** A test that adapts to the answers says nothing before so many questions. */
+    public const FEWEST_ADAPTING = 15;
+
+    public const MOST_ADAPTING = 100;
+
     /** A wrong answer costs what it costs in the exam. */
     public const AS_IN_EXAM = 'exam';
 
@@ -39,6 +44,7 @@ final readonly class Recipe
      *   whole; then there is no going back
      * @param  bool  $runningScore  in tutor mode, whether the score so far is shown
      * @param  bool  $asksSureness  whether each question asks how sure one is
+     * @param  bool  $adapting  each question is chosen by the answers so far, at most as many as are wanted
      */
     public function __construct(
         public Filters $filters,
@@ -53,7 +59,11 @@ final readonly class Recipe
         public ?int $secondsEach = null,
         public bool $runningScore = false,
         public bool $asksSureness = true,
+        public bool $adapting = false,
     ) {
+        if ($adapting) {
+            $this->refuseWhatDoesNotAdapt();
+        }
         $exact = Exact::parse($penalty);
         if ($penalty !== self::AS_IN_EXAM && ($exact === null || $exact->getSign() < 0 || $exact->isGreaterThan(1))) {
             throw InvalidRecipe::because('A wrong answer costs a share of the marks, from 0 to 1.', 'penalty');
@@ -115,6 +125,7 @@ final readonly class Recipe
                 secondsEach: $fields->has('secondsEach') ? $fields->integer('secondsEach') : null,
                 runningScore: $fields->flag('runningScore'),
                 asksSureness: ! $fields->has('asksSureness') || $fields->flag('asksSureness'),
+                adapting: $fields->flag('adapting'),
             );
         } catch (InvalidQuestion $malformed) {
             throw InvalidRecipe::because("These choices cannot be read: {$malformed->getMessage()}", 'malformed');
@@ -136,7 +147,25 @@ final readonly class Recipe
                 'secondsEach' => $this->secondsEach,
                 'runningScore' => $this->runningScore,
                 'asksSureness' => $this->asksSureness,
-            ] + ($this->byTopic === [] ? [] : ['byTopic' => $this->byTopic]);
+            ] + ($this->byTopic === [] ? [] : ['byTopic' => $this->byTopic])
+            + ($this->adapting ? ['adapting' => true] : []);
+    }
+
+    /** @throws InvalidRecipe */
+    private function refuseWhatDoesNotAdapt(): void
+    {
+        if ($this->mode === Mode::Tutor) {
+            throw InvalidRecipe::because('A test that adapts tells at its end: it is timed or untimed.', 'mode');
+        }
+        if ($this->count < self::FEWEST_ADAPTING || $this->count > self::MOST_ADAPTING) {
+            throw InvalidRecipe::because('A test that adapts asks at most 15 to 100 questions.', 'count');
+        }
+        if ($this->byTopic !== [] || $this->secondsEach !== null) {
+            throw InvalidRecipe::because(
+                'A test that adapts chooses what each topic gives, and has no time of its own for each question.',
+                'adapting',
+            );
+        }
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Uplandia\Core\Progress;
 
 use Closure;
 use Random\Randomizer;
+use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Statistics\Interval;
 use Uplandia\Core\Statistics\Wilson;
 
@@ -17,7 +18,7 @@ use Uplandia\Core\Statistics\Wilson;
 final readonly class Adaptive
 {
     /** No end before so many questions. */
-    public const LEAST = 15;
+    public const LEAST = Recipe::FEWEST_ADAPTING;
 
     /** One of so many that tell most is picked, so that not everybody meets the same. */
     public const AMONG = 5;

@@ -12,7 +12,7 @@ final readonly class QuestionState
      * @param  array<mixed>|null  $firstResponse  the first that was not empty
      * @param  list<string>  $struck  option ids ruled out when the answer that counts was given
      * @param  bool  $seen  it was on screen, or answered
-     * @param  int|null  $checkedAt  when its answer was shown (tutor mode), Unix milliseconds; null: it was not
+     * @param  int|null  $checkedAt  when its answer was shown (in no timed test), Unix milliseconds; null: not
      * @param  bool  $locked  no further answer counts, whatever the clock says
      * @param  bool  $closed  locked by a later one of its series, by a break or by its time: answered or left blank
      * @param  int  $activeMs  on screen while the sitting was active

@@ -53,7 +53,7 @@ test('a test that adapts: one question at a time, never back, and a range at the
   await expect(page.getByRole('heading', { name: 'A test that adapts' })).toBeVisible();
   await page.goto('/tests');
   await page
-    .getByRole('row', { name: /Adaptive · up to 30/ })
+    .getByRole('row', { name: /All topics · adaptive, up to 30/ })
     .first()
     .waitFor();
 });
@@ -89,4 +89,24 @@ test.describe('on a phone', () => {
     await expect(page.getByText('You ended it.')).toBeVisible();
     await expectNoSidewaysScroll(page);
   });
+});
+
+test('what adapts can be built of some topics, and its result speaks of those', async ({ page }) => {
+  await signInAs(page, 'Petra Quill');
+  await page.goto('/build?topics=rope.knots,rope.anchors&pools=');
+  await page.getByText('Adapting', { exact: true }).click();
+  await expect(page.getByText(/^At most 60 questions on .*adapting, untimed/)).toBeVisible();
+  await expect(page.getByText(/These choices have \d+ questions for it/)).toBeVisible();
+  await expect(page.getByRole('combobox', { name: 'Spread' })).toHaveCount(0);
+  await expectAccessible(page, 'main');
+  await page.getByRole('textbox', { name: 'How many questions' }).fill('14');
+  await expect(page.getByText('A test that adapts asks at most 15 to 100 questions.').first()).toBeVisible();
+  await page.getByRole('textbox', { name: 'How many questions' }).fill('30');
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await expect(page.getByText('Each question is chosen by your answers so far')).toBeVisible();
+  await page.getByRole('link', { name: 'Begin' }).click();
+  await expect(page.getByRole('heading', { name: 'Question 1 of at most 30' })).toBeVisible();
+  await page.getByRole('button', { name: 'End it here' }).click();
+  await page.getByRole('button', { name: 'End it here' }).click();
+  await expect(page.getByText(/expected of Rope and knots/)).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible, expectNoSidewaysScroll, of, signInAs } from './ways';
+import { expectAccessible, expectNoSidewaysScroll, of, register, signInAs } from './ways';
 
 const fits = (page: Page, name: RegExp) => page.getByRole('treeitem', { name });
 const begins = (page: Page) => page.getByRole('button', { name: 'Begin', exact: true });
@@ -241,6 +241,54 @@ test('a test is kept for later, and a recipe takes what was changed', async ({ p
   await page.getByRole('button', { name: 'delete Sevens' }).click();
   await page.getByRole('link', { name: 'Today', exact: true }).first().click();
   await expect(page.getByRole('link', { name: 'All topics, new to me · 7' })).toBeVisible();
+});
+
+test('what waits to be begun is changed, and what is copied stays as it is', async ({ page }) => {
+  await register(page, 'Sunniva');
+  await of(page, 'refuge-warden');
+  await page.goto('/build?topics=radio&kinds=single&pools=&count=4');
+  await page.getByRole('button', { name: 'keep for later' }).click();
+  await page.getByRole('link', { name: 'Tests' }).last().click();
+  const rows = page.getByRole('row', { name: /Radio/ });
+  await expect(rows).toHaveCount(1);
+  await page.getByRole('button', { name: /^More with Radio/ }).click();
+  await page.getByRole('button', { name: 'Copy and change' }).click();
+  await expect(page.getByText(/^4 questions on Radio/)).toBeVisible();
+  await expect(page.getByText('You are changing a test')).toHaveCount(0);
+  await page.getByRole('textbox', { name: 'How many questions' }).fill('5');
+  await page.getByRole('button', { name: 'keep for later' }).click();
+  await expect(page.getByText('Kept. You find it under')).toBeVisible();
+  await page.goto('/tests');
+  await expect(rows).toHaveCount(2);
+  await page.getByRole('button', { name: /^More with .* · 5/ }).click();
+  await page.getByRole('button', { name: 'Change its choices' }).click();
+  await expect(page.getByText('You are changing a test that waits to be begun')).toBeVisible();
+  await expectAccessible(page, 'main');
+  await page.getByRole('textbox', { name: 'How many questions' }).fill('6');
+  // Also after a reload it knows whose place it takes.
+  await expect(page).toHaveURL(/count=6.*instead=/);
+  await page.reload();
+  await page.getByRole('button', { name: 'keep for later' }).click();
+  await expect(page.getByText('Kept. You find it under')).toBeVisible();
+  await expect(page.getByText('You are changing a test')).toHaveCount(0);
+  await page.goto('/tests');
+  await expect(rows).toHaveCount(2);
+  await expect(page.getByRole('row', { name: /· 5/ })).toHaveCount(0);
+  await expect(page.getByRole('row', { name: /· 6/ })).toHaveCount(1);
+});
+
+test('by hand: what is there is told before anything is typed, and what a topic lacks is one click away', async ({
+  page,
+}) => {
+  await open(page, 'Petra Quill', '/build?pools=&spread=by_hand', /^As many as you type on topics of your choice/);
+  await expect(page.getByRole('treeitem', { name: /^Rope and knots, 8 % of the exam, [1-9]\d* fit/ })).toBeVisible();
+  await expect(page.getByText('Type how many you want beside at least one topic.').first()).toBeVisible();
+  await page.getByRole('textbox', { name: 'How many of Rope and knots' }).fill('400');
+  const take = page.getByRole('button', { name: /^Take \d+ of Rope and knots$/ });
+  const most = /\d+/.exec((await take.textContent()) ?? '')?.[0] ?? '';
+  await take.click();
+  await expect(page.getByRole('textbox', { name: 'How many of Rope and knots' })).toHaveValue(most);
+  await expect(begins(page)).toBeEnabled();
 });
 
 test('a link builds the same for somebody else, of the exam it names', async ({ page }) => {

@@ -93,11 +93,29 @@ test('untimed, whole: to a question by its number, and one’s own time on it', 
   // What was spent on the first, six seconds at least by now, stays with it.
   await expect(page.getByText(/^0:0[0-5] on this one$/)).toBeVisible();
 
-  for (let i = 1; i <= 12; i++) {
+  const answer = async (i: number) => {
     await page.getByRole('button', { name: new RegExp(`^Question ${i}:`) }).click();
     await choose(page, 0);
     await page.getByRole('radio', { name: i % 2 ? 'Guess' : 'Sure', exact: true }).check();
-  }
+  };
+  for (let i = 1; i <= 11; i++) await answer(i);
+  // All answers so far are checked at once, after asking; what came of them is hidden and shown again.
+  await page.getByRole('button', { name: 'Check all 11 answers' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Not yet' }).click();
+  const reasons = page.getByRole('heading', { name: 'To take with you' });
+  await expect(reasons).toHaveCount(0);
+  await page.getByRole('button', { name: 'Check all 11 answers' }).click();
+  await expect(page.getByRole('dialog')).toContainText('the 1 question without an answer');
+  await page.getByRole('dialog').getByRole('button', { name: 'Check them' }).click();
+  await expect(reasons.first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Question 4: (right|missed|partly)/ })).toHaveCount(1);
+  await page.getByRole('button', { name: 'Hide again' }).click();
+  await expect(reasons).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^Question 4: (right|missed|partly)/ })).toHaveCount(0);
+  await expect(page.getByText('Checked and hidden')).toBeVisible();
+  await page.getByRole('button', { name: 'Show again' }).click();
+  await expect(reasons.first()).toBeVisible();
+  await answer(12);
   // As large as with twice the size of everything: nothing is lost, and there is room to read.
   await page.setViewportSize({ width: 640, height: 400 });
   await expectNoSidewaysScroll(page);

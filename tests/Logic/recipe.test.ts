@@ -28,6 +28,7 @@ const USUAL: Choices = {
   secondsEach: null,
   runningScore: false,
   asksSureness: true,
+  adapting: false,
   byTopic: {},
 };
 const FULL: Choices = {
@@ -48,6 +49,7 @@ const FULL: Choices = {
   secondsEach: null,
   runningScore: true,
   asksSureness: false,
+  adapting: false,
   byTopic: { wx: '4', 'nav.map': '3' },
 };
 const with_ = (part: Partial<Choices>): Choices => ({ ...USUAL, ...part });

@@ -246,7 +246,7 @@ final class Sheet
                 at: max((int) $this->clock->startedAt, $event->doneAt()),
                 value: $event->value,
             ),
-            EventKind::Checked => ($entry->checkedAt ??= $this->terms->mode === Mode::Tutor ? $event->at : null),
+            EventKind::Checked => ($entry->checkedAt ??= $this->terms->mode->checks() ? $event->at : null),
             default => $this->note($entry, $event),
         };
         if ($event->kind === EventKind::Answered) {

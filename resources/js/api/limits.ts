@@ -4,10 +4,6 @@ export const AccountRequest = {
   name: { longest: 80 },
 } as const;
 
-export const AdaptiveRequest = {
-  most: { least: 15, most: 100 },
-} as const;
-
 export const CardRequest = {
   front: { longest: 20000 },
   back: { longest: 20000 },

@@ -153,8 +153,7 @@ export interface paths {
         /** What an adaptive test could ask */
         get: operations["whatAnAdaptiveTestCouldAsk"];
         put?: never;
-        /** Prepare an adaptive test */
-        post: operations["prepareAnAdaptiveTest"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1173,6 +1172,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{sitting}/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a test was made of */
+        get: operations["whatATestWasMadeOf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{sitting}/close": {
         parameters: {
             query?: never;
@@ -1695,12 +1711,6 @@ export interface components {
             /** @description Shortest first */
             choices: components["schemas"]["AdaptiveChoice"][];
         };
-        AdaptiveRequest: {
-            /** @description Questions. */
-            most: number;
-            /** @description Whether it has the time that the exam would give so many. */
-            timed: boolean;
-        };
         /** @description How something is sat once more. */
         AgainRequest: {
             /** @enum {string} */
@@ -1970,6 +1980,11 @@ export interface components {
             /** @enum {string|null} */
             cause: "misread" | "mixed_up" | "never_knew" | "worked_out_wrong" | "rushed" | "other" | null;
         };
+        /** @description The choices a test was made of, to be changed in the builder. */
+        Choices: {
+            exam: string;
+            choices: components["schemas"]["RecipeRequest"];
+        };
         CloseWord: {
             word: string;
             /** @description Questions of the exam in which it is found. */
@@ -2083,6 +2098,8 @@ export interface components {
             leftOut: string | null;
             /** @description Time limit that would be set if none is given, in minutes, before extra time. */
             minutes: number;
+            /** @description How many a test could ask that adapts; null: it does not. */
+            reach: number | null;
         };
         /** @description How many questions there are, by pool. The six between `all` and `flagged` add up to it. */
         Counts: {
@@ -2275,10 +2292,12 @@ export interface components {
             /** @description Markdown. */
             body: string;
         };
-        /** @description What an adaptive test has found out: shares of the whole bank, 0 to 1. */
+        /** @description What an adaptive test has found out: shares of all that its topics hold, 0 to 1. */
         Expected: {
             /** @description What it says of passing. */
             sentence: string;
+            /** @description Topics it was about; null: the whole bank. */
+            of: string | null;
             /** @description That would be answered rightly. */
             share: number;
             /** @description It lies between these 95 times in 100. */
@@ -3353,6 +3372,8 @@ export interface components {
             /** @enum {string} */
             spread?: "blueprint" | "available" | "even" | "by_hand";
             asksSureness?: boolean;
+            /** @description Each question is chosen by the answers so far; count is the most there may be. */
+            adapting?: boolean;
         };
         /** @description A sheet that lies on the desk during a sitting. */
         ReferenceTable: {
@@ -3665,6 +3686,8 @@ export interface components {
             below: number | null;
             /** @description The nearest larger count that can be made. */
             above: number | null;
+            /** @description Where they are spread by hand: those that cannot give what is typed. */
+            topics: components["schemas"]["TopicGives"][];
             /** @description Largest first */
             gains: components["schemas"]["Gain"][];
         };
@@ -3837,6 +3860,8 @@ export interface components {
             fresh: boolean;
             /** @description Whether its questions can be sat again as they are. */
             same: boolean;
+            /** @description Whether it was made of choices of its candidate's, which can be changed. */
+            choices: boolean;
             /** @description Whether its candidate made it, and so can share it. */
             mine: boolean;
             /** @description By which it is shared now. */
@@ -3927,6 +3952,13 @@ export interface components {
             /** @description Of those, what is new to the candidate. */
             new: number;
             subtopics: components["schemas"]["TopicCounts"][];
+        };
+        /** @description A topic that cannot give exactly as many questions as were typed beside it. */
+        TopicGives: {
+            code: string;
+            name: string;
+            /** @description The most it can give of those; 0: none. */
+            n: number;
         };
         /** @description A topic in two sittings. */
         TopicShift: {
@@ -4428,41 +4460,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AdaptiveOffer"];
-                };
-            };
-            /** @description It could not be done; the message says why. */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    prepareAnAdaptiveTest: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                exam: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["AdaptiveRequest"];
-            };
-        };
-        responses: {
-            /** @description As asked. */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Built"];
                 };
             };
             /** @description It could not be done; the message says why. */
@@ -6712,6 +6709,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Booklet"];
+                };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    whatATestWasMadeOf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Choices"];
                 };
             };
             /** @description It could not be done; the message says why. */

@@ -365,15 +365,17 @@ final class FoldTest extends TestCase
         );
     }
 
-    public function test_a_checked_question_is_locked_in_tutor_mode_only(): void
+    public function test_a_checked_question_is_locked_but_not_where_a_clock_runs(): void
     {
         $events = [$this->answer(0, 'a', 5), $this->event(EventKind::Checked, 10, 0), $this->answer(0, 'b', 15)];
 
-        $tutor = $this->fold($this->terms(mode: Mode::Tutor), $events, 20);
-        self::assertSame(
-            [['choice' => 'a'], true, true],
-            [$tutor->questions[0]->response, $tutor->questions[0]->isChecked(), $tutor->questions[0]->locked],
-        );
+        foreach ([Mode::Tutor, Mode::Untimed] as $mode) {
+            [$checked] = $this->fold($this->terms(mode: $mode), $events, 20)->questions;
+            self::assertSame(
+                [['choice' => 'a'], true, true],
+                [$checked->response, $checked->isChecked(), $checked->locked],
+            );
+        }
         $timed = $this->fold($this->terms(), $events, 20);
         self::assertSame(
             [['choice' => 'b'], false],

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature\Progress;
 
 use App\Account\User;
+use App\Assembly\Bank;
 use App\Assembly\Test;
 use App\Progress\AdaptiveBank;
+use App\Question\Candidacy;
+use App\Question\Exam;
 use App\Question\QuestionSets;
 use App\Question\Tallies;
 use App\Sitting\Sitting;
@@ -15,6 +18,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Feature\TestCase;
+use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Progress\AdaptiveItem;
 
 /** Tests that choose the next question by the answers so far, sat over the app's routes. */
@@ -107,7 +111,7 @@ final class AdaptiveTest extends TestCase
             ->assertJsonPath('tests.0.share', null)
             ->assertJsonPath('tests.0.questions', $asked)
             ->assertJsonPath('tests.0.same', false)
-            ->assertJsonPath('tests.0.fresh', false)
+            ->assertJsonPath('tests.0.fresh', true)
             ->assertJsonPath('tests.0.mine', false);
         self::assertNull(Sitting::query()->findOrFail($sitting)->share);
         self::assertSame(0, $this->artisan('recount'));
@@ -181,6 +185,7 @@ final class AdaptiveTest extends TestCase
         DB::table('questions')->where('code', 'like', 'ridge.path-%')->update(['unit_id' => $unit]);
         DB::table('questions')->where('code', 'water.ford-1')->update(['kind' => 'written']);
         DB::table('questions')->where('code', 'water.ford-2')->update(['retired_at' => now()]);
+        $this->renew($exam);
         $this->getJson('/api/exams/small-hills/adaptive')->assertJsonPath('reach', 7);
         $sitting = $this->sit(most: 30, right: fn (): bool => false);
         $codes = DB::table('questions')->whereIn('id', $this->questionsOf($sitting))->pluck('code');
@@ -201,11 +206,11 @@ final class AdaptiveTest extends TestCase
         $first = $this->begin();
         $second = $this->begin();
         $tests = Sitting::query()->whereIn('id', [$first, $second])->orderBy('test_id')->with('test')->get();
-        $bank = AdaptiveBank::of($this->exam());
-        $items = fn (User $user, ?Test $test = null): array => [
-            ...$bank->items(place: 0, user: $user->id, test: $test),
-            ...$bank->items(place: 1, user: $user->id, test: $test),
-        ];
+        $items = function (User $user, ?Test $test = null): array {
+            $bank = AdaptiveBank::of(app(Bank::class)->selection(new Candidacy($user, $this->exam()), new Filters()));
+
+            return [...$bank->items(0, $test), ...$bank->items(1, $test)];
+        };
         $ids = fn (array $some): array => array_values(array_map(fn (AdaptiveItem $item): int => $item->id, $some));
         $worn = fn (array $of): array => array_filter($of, fn (AdaptiveItem $item): bool => $item->exposure > 0.0);
 
@@ -315,20 +320,80 @@ final class AdaptiveTest extends TestCase
         $this->open($fixed);
         $this->next($fixed, 0)->assertStatus(409)->assertJsonPath('reason', 'not_adaptive');
         foreach ([14, 101, 'many', null] as $most) {
-            $this->postJson('/api/exams/small-hills/adaptive', ['most' => $most, 'timed' => false])->assertStatus(422);
+            $this->ask(['count' => $most])->assertStatus(422);
         }
-        $this->postJson('/api/exams/small-hills/adaptive', ['most' => 14, 'timed' => false])
-            ->assertJsonPath('message', 'An adaptive test asks at least 15 and at most 100 questions.');
+        $this->ask(['count' => 14])->assertJsonPath('message', 'A test that adapts asks at most 15 to 100 questions.');
+        $this->ask(['mode' => 'tutor'])->assertStatus(422)->assertJsonPath('reason', 'mode');
+        $this->ask(['spread' => 'by_hand', 'byTopic' => ['ridge' => 20]])->assertStatus(422);
+        $this->ask(['mode' => 'timed', 'secondsEach' => 60])->assertStatus(422);
+        $this->ask(['topics' => ['nowhere']])->assertStatus(422);
     }
 
     public function test_a_bank_without_any_question_says_so(): void
     {
         $this->exam();
         DB::table('questions')->update(['retired_at' => now()]);
+        $this->renew($this->exam());
         $this->getJson('/api/exams/small-hills/adaptive')->assertJsonPath('reach', 0);
-        $this->postJson('/api/exams/small-hills/adaptive', ['most' => 30, 'timed' => false])
-            ->assertStatus(422)
-            ->assertJsonPath('reason', 'too_few');
+        $this->ask([])->assertStatus(422)->assertJsonPath('reason', 'too_few');
+    }
+
+    public function test_it_asks_within_the_topics_and_pools_that_are_chosen_and_its_result_speaks_of_them(): void
+    {
+        $this->widen();
+        // Four of the ridge's are met, so they are new no more.
+        $met = $this->build(['topics' => ['ridge.path'], 'count' => 4, 'mode' => 'untimed']);
+        $this->open($met);
+        $this->send($met, array_map(fn (int $i): array => $this->answer($i, 'a', 10 + $i), range(0, 3)));
+        $this->handIn($met)->assertOk();
+        $choices = ['topics' => ['ridge'], 'pools' => ['new'], 'count' => 20];
+        $this->postJson('/api/exams/small-hills/count', $choices + ['mode' => 'untimed', 'adapting' => true])
+            ->assertOk()
+            ->assertJsonPath('reach', 8 * 8 - 4)
+            ->assertJsonPath('shortfall', null)
+            ->assertJsonPath('topics.0.drawn', null)
+            ->assertJsonPath('name', 'Ridges, new to me · adaptive, up to 20');
+        $sitting = $this->sit(most: 20, right: fn (int $n): bool => $n % 2 === 0, choices: $choices);
+        $asked = $this->questionsOf($sitting);
+        $codes = DB::table('questions')->whereIn('id', $asked)->pluck('code');
+
+        self::assertEmpty($asked->intersect($this->questionsOf($met)));
+        self::assertEmpty($codes->reject(fn (mixed $code): bool => str_starts_with((string) $code, 'ridge.')));
+        $expected = $this->getJson("/api/sittings/{$sitting}/result")->assertOk()->json('expected');
+        self::assertSame('Ridges', $expected['of']);
+        [$share, $low, $high] = $this->again($sitting, 1.0, only: 'ridge');
+        self::assertEqualsWithDelta($share, $expected['share'], 1e-4);
+        self::assertEqualsWithDelta($low, $expected['low'], 1e-4);
+        self::assertEqualsWithDelta($high, $expected['high'], 1e-4);
+        // Once more by the same choices, which it was made by.
+        $fresh = $this->postJson("/api/sittings/{$sitting}/again", ['how' => 'fresh'])->assertCreated();
+        $test = Sitting::query()->findOrFail((string) $fresh->json('sitting'))->test;
+        self::assertSame([20, ['ridge']], [$test->adaptive, $test->filters()->topics()]);
+        // What is only of the exam's other topic says so before anything is made.
+        $none = ['pools' => ['flagged']] + $choices + ['mode' => 'untimed', 'adapting' => true];
+        $this->postJson('/api/exams/small-hills/count', $none)
+            ->assertJsonPath('reach', 0)
+            ->assertJsonPath('shortfall.reason', 'There are no questions with these choices, and you asked for 20.');
+        $this->postJson('/api/exams/small-hills/tests', $none)->assertStatus(422)->assertJsonPath('reason', 'too_few');
+        self::assertSame(0, $this->artisan('recount'));
+    }
+
+    private function renew(Exam $exam): void
+    {
+        app(Tallies::class)->renew($exam->id);
+        app(QuestionSets::class)->renew($exam->id);
+    }
+
+    /**
+     * @param  array<string, mixed>  $choices
+     * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
+    private function ask(array $choices): TestResponse
+    {
+        return $this->postJson(
+            '/api/exams/small-hills/tests',
+            $choices + ['pools' => [], 'count' => 30, 'mode' => 'untimed', 'adapting' => true],
+        );
     }
 
     /** Each question of the small bank so many times, of differing difficulties. */
@@ -345,15 +410,14 @@ final class AdaptiveTest extends TestCase
                 DB::table('questions')->where('id', $id)->update(['version_id' => $copy]);
             }
         }
-        app(Tallies::class)->renew($exam->id);
-        app(QuestionSets::class)->renew($exam->id);
+        $this->renew($exam);
     }
 
-    private function begin(int $most = 30, bool $timed = false): string
+    /** @param  array<string, mixed>  $choices */
+    private function begin(int $most = 30, bool $timed = false, array $choices = []): string
     {
-        return $this->built = (string) $this->postJson(
-            '/api/exams/small-hills/adaptive',
-            ['most' => $most, 'timed' => $timed],
+        return $this->built = (string) $this->ask(
+            $choices + ['count' => $most, 'mode' => $timed ? 'timed' : 'untimed'],
         )->assertCreated()->json('sitting');
     }
 
@@ -361,10 +425,11 @@ final class AdaptiveTest extends TestCase
      * Sits one to its end.
      *
      * @param  \Closure(int): (bool|null)  $right  whether to answer rightly, given the position; null: leave it blank
+     * @param  array<string, mixed>  $choices  of the builder
      */
-    private function sit(int $most, \Closure $right): string
+    private function sit(int $most, \Closure $right, array $choices = []): string
     {
-        $sitting = $this->begin($most);
+        $sitting = $this->begin($most, choices: $choices);
         $question = $this->open($sitting)['questions'][0];
         for ($n = 0; $question !== null; $n++) {
             self::assertLessThan($most, $n);
@@ -413,9 +478,10 @@ final class AdaptiveTest extends TestCase
      * Section 8 and 13 once more, from stored rows and by brute force: the highest point of the posterior over a fine
      * grid's steps, the covariance by inverting the whole matrix.
      *
+     * @param  string  $only  the topic that all of it is about; none: all
      * @return array{float, float, float}
      */
-    private function again(string $sitting, float $deviation): array
+    private function again(string $sitting, float $deviation, string $only = ''): array
     {
         $rows = DB::table('outcomes')
             ->join('questions', 'questions.id', '=', 'outcomes.question_id')
@@ -468,7 +534,10 @@ final class AdaptiveTest extends TestCase
         ];
         $share = 0.0;
         $slope = [0.0, 0.0, 0.0];
-        $bank = DB::table('questions')->whereNull('retired_at')->get(['b', 'luck', 'topic_id']);
+        $bank = DB::table('questions')
+            ->whereNull('retired_at')
+            ->where('code', 'like', "{$only}%")
+            ->get(['b', 'luck', 'topic_id']);
         foreach ($bank as $question) {
             $t = $top((int) $question->topic_id) + 1;
             $variance = $covariance[0][0] + $covariance[$t][$t] + 2 * $covariance[0][$t];

@@ -339,6 +339,7 @@ final class MyTestsTest extends TestCase
                 ['put', 'comparison', ['agrees' => true]],
                 ['post', 'on-paper', []],
                 ['delete', 'on-paper', []],
+                ['get', 'choices', []],
                 ['get', 'booklet', []],
                 ['get', 'key', []],
                 ['post', 'restore', []],
@@ -386,6 +387,24 @@ final class MyTestsTest extends TestCase
         $this->handIn($begun)->assertOk();
         $this->postJson("/api/sittings/{$begun}/exposures", ['positions' => [0]])->assertNoContent();
         $this->getJson("/api/sittings/{$begun}/key")->assertOk();
+    }
+
+    public function test_what_a_test_was_made_of_is_told_to_be_changed(): void
+    {
+        $sitting = $this->build(['topics' => ['ridge'], 'count' => 3, 'mode' => 'timed', 'minutes' => 7]);
+        $this->getJson("/api/sittings/{$sitting}/choices")
+            ->assertOk()
+            ->assertJsonPath('exam', 'small-hills')
+            ->assertJsonPath('choices.topics', ['ridge'])
+            ->assertJsonPath('choices.minutes', 7);
+        $this->getJson(self::LIST.'?page=1')->assertJsonPath('tests.0.choices', true);
+        // A test of somebody else's has no choices of one's own.
+        $code = (string) $this->postJson("/api/sittings/{$sitting}/share")->assertOk()->json('code');
+        $this->become($this->candidate());
+        $joined = (string) $this->postJson('/api/shared', ['code' => $code])->assertCreated()->json('sitting');
+        $this->getJson("/api/sittings/{$joined}/choices")->assertStatus(409)->assertJsonPath('reason', 'no_recipe');
+        $this->getJson(self::LIST.'?page=1')->assertJsonPath('tests.0.choices', false);
+        $this->getJson("/api/sittings/{$sitting}/choices")->assertNotFound();
     }
 
     public function test_paper_can_be_taken_back_until_answers_are_typed_in(): void

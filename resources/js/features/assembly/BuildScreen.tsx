@@ -5,6 +5,7 @@ import { Link, useSearchParams } from 'react-router';
 import type { View } from '../../api/client';
 import { RecipeRequest as LIMITS } from '../../api/limits';
 import { builder, mastery } from '../../api/queries';
+import { Button } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
@@ -16,7 +17,7 @@ import { Narrow } from './Narrow';
 import { CloseWords } from '../library/CloseWords';
 import { Picks } from './Picks';
 import { KINDS } from '../question/kindNames';
-import { MODES, PENALTIES, POOLS, toggled, type Choices, type Mode, type Pool, type Spread } from './recipe';
+import { ADAPTING, MODES, PENALTIES, POOLS, toggled, type Choices, type Mode, type Pool, type Spread } from './recipe';
 import { Recipes } from './Recipes';
 import { Sentence } from './Sentence';
 import { Shortfall } from './Shortfall';
@@ -24,10 +25,15 @@ import { TopicTree, usable } from './TopicTree';
 import { useBuild, type Building } from './useBuild';
 import { Tick } from '../../ui/Tick';
 
-const ABOUT_MODES: Record<Mode, string> = {
+/** How it is sat: a mode, or each question by the answers so far. */
+type Way = Mode | 'adapting';
+const WAYS: readonly Way[] = [...MODES, 'adapting'];
+const WAY_NAMES: Record<Way, string> = { ...MODE_NAMES, adapting: 'Adapting' };
+const ABOUT_WAYS: Record<Way, string> = {
   tutor: 'why, after each',
   timed: 'a clock, and silence',
-  untimed: 'why, at the end',
+  untimed: 'why, when I ask',
+  adapting: 'each by the last answers',
 };
 const SPREADS: readonly [Spread, string][] = [
   ['blueprint', 'as the exam weighs'],
@@ -37,6 +43,8 @@ const SPREADS: readonly [Spread, string][] = [
 ];
 const DIFFICULTIES = ['easy', 'moderate', 'hard'] as const;
 const STEPS = [10, 20, 30, 50];
+/** At most so many, where a test adapts. */
+const MOST = [30, 45, 60, 100];
 
 export function Component() {
   useTitle('Build a test');
@@ -78,6 +86,17 @@ function Build({ page }: { page: View<'Builder'> }) {
         <p className="text-base-content/75">{page.examName}</p>
       </div>
       <Sentence page={page} build={build} />
+      {build.instead !== null && (
+        <Notice
+          action={
+            <Button small onClick={() => build.setInstead(null)}>
+              Keep that one too
+            </Button>
+          }
+        >
+          You are changing a test that waits to be begun: what you begin, keep or print here takes its place.
+        </Notice>
+      )}
       {faults.topics && <Notice tone="warn">{faults.topics}</Notice>}
       {faults.byTopic && <Notice tone="warn">{faults.byTopic}</Notice>}
       {build.unknownTopics && (
@@ -122,9 +141,9 @@ function Build({ page }: { page: View<'Builder'> }) {
             topics={page.topics}
             chosen={choices.topics}
             onChange={(topics) => change({ topics })}
-            fits={build.count?.topics}
+            fits={build.fits}
             mastery={stands.data}
-            byHand={choices.spread === 'by_hand' ? choices.byTopic : null}
+            byHand={build.byHand ? choices.byTopic : null}
             onByHand={(code, text) => change({ byTopic: { ...choices.byTopic, [code]: text } })}
           />
           <p className="text-sm text-base-content/75">
@@ -271,19 +290,21 @@ function Narrowed({ build }: { build: Building }) {
 
 function HowMany({ build }: { build: Building }) {
   const { choices, change, count: there, faults } = build;
-  const byHand = choices.spread === 'by_hand';
+  const { byHand } = build;
+  const { adapting } = choices;
+  const steps = adapting ? MOST : STEPS;
   const most = there ? Math.min(LIMITS.count.most, there.available) : 0;
   return (
-    <Group id="how-many" title="How many">
+    <Group id="how-many" title={adapting ? 'How many at most' : 'How many'}>
       <div className="flex flex-wrap items-center gap-1.5">
         {!byHand && (
           <>
-            {STEPS.map((n) => (
+            {steps.map((n) => (
               <Pick key={n} on={choices.count === String(n)} onUse={() => change({ count: String(n) })}>
                 {n}
               </Pick>
             ))}
-            {most > 0 && !STEPS.includes(most) && (
+            {!adapting && most > 0 && !STEPS.includes(most) && (
               <Pick on={choices.count === String(most)} onUse={() => change({ count: String(most) })}>
                 {there && there.available > most ? String(most) : `all ${most}`}
               </Pick>
@@ -306,25 +327,40 @@ function HowMany({ build }: { build: Building }) {
           {faults.count}
         </p>
       )}
-      <label className="mt-2 flex flex-wrap items-center gap-2">
-        Spread
-        <select
-          value={choices.spread}
-          onChange={(event) => change({ spread: event.target.value as Spread })}
-          className="select w-auto border-base-content/50 text-base pointer-fine:h-9"
-        >
-          {SPREADS.map(([value, label]) => (
-            <option key={value} value={value}>
-              {label}
-            </option>
-          ))}
-        </select>
-        <span aria-live="polite" className="text-base-content/75">
-          {there && toDrawFrom(there)}
-        </span>
-      </label>
+      {adapting && there && <p className="mt-1 text-base-content/75">{reachSaid(there.reach ?? 0, build.total)}</p>}
+      {!adapting && (
+        <label className="mt-2 flex flex-wrap items-center gap-2">
+          Spread
+          <select
+            value={choices.spread}
+            onChange={(event) => change({ spread: event.target.value as Spread })}
+            className="select w-auto border-base-content/50 text-base pointer-fine:h-9"
+          >
+            {SPREADS.map(([value, label]) => (
+              <option key={value} value={value}>
+                {label}
+              </option>
+            ))}
+          </select>
+          <span aria-live="polite" className="text-base-content/75">
+            {there && toDrawFrom(there)}
+          </span>
+        </label>
+      )}
     </Group>
   );
+}
+
+/** How far a test can go that adapts. */
+function reachSaid(reach: number, most: number): string {
+  const { least } = ADAPTING;
+  if (reach === 0) return '';
+  const there = `These choices have ${count(reach, 'question')} for it`;
+  if (reach < least)
+    return `${there}, and before ${least} nothing can be settled: you would get a range, and no word on the cut.`;
+  return reach < most
+    ? `${there}, so it goes no further than that.`
+    : `${there}. It ends by itself, as soon as it can tell.`;
 }
 
 /** How many pass, and how many come with them: what belongs together is drawn whole. */
@@ -333,29 +369,36 @@ function toDrawFrom({ passing, available }: View<'Count'>): string {
   return available === passing ? pass : `${pass}, ${available} with the rest of their cases and sets`;
 }
 
+/** What changes with the way: how many are usual is another number where a test adapts. */
+function changedTo(way: Way, { adapting, mode }: Choices): Partial<Choices> {
+  if (way === 'adapting') return { adapting: true, mode: mode === 'timed' ? mode : 'untimed', count: String(MOST[2]) };
+  return { adapting: false, mode: way, ...(adapting && { count: String(STEPS[0]) }) };
+}
+
 function HowToSit({ page, build }: { page: View<'Builder'>; build: Building }) {
   const { choices, change } = build;
+  const chosen: Way = choices.adapting ? 'adapting' : choices.mode;
   return (
     <Group id="mode" title="How to sit it">
-      <div className="grid grid-cols-3 gap-2">
-        {MODES.map((mode) => (
+      <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
+        {WAYS.map((way) => (
           <label
-            key={mode}
+            key={way}
             className="grid min-h-14 cursor-pointer content-center rounded-field border border-base-content/50 px-3 py-1.5 has-checked:border-primary has-checked:bg-base-200 has-checked:ring-1 has-checked:ring-primary has-focus-visible:outline-2"
           >
             <input
               type="radio"
               name="mode"
-              aria-label={MODE_NAMES[mode]}
+              aria-label={WAY_NAMES[way]}
               className="sr-only"
-              checked={choices.mode === mode}
-              onChange={() => change({ mode })}
+              checked={chosen === way}
+              onChange={() => change(changedTo(way, choices))}
             />
             <span className="font-bold">
-              {choices.mode === mode && <span aria-hidden="true">✓ </span>}
-              {MODE_NAMES[mode]}
+              {chosen === way && <span aria-hidden="true">✓ </span>}
+              {WAY_NAMES[way]}
             </span>
-            <span className="text-sm text-base-content/75">{ABOUT_MODES[mode]}</span>
+            <span className="text-sm text-base-content/75">{ABOUT_WAYS[way]}</span>
           </label>
         ))}
       </div>
@@ -366,28 +409,37 @@ function HowToSit({ page, build }: { page: View<'Builder'>; build: Building }) {
         <Tick on={choices.shuffled} onChange={(shuffled) => change({ shuffled })}>
           shuffle options
         </Tick>
-        {choices.mode === 'tutor' && (
+        {choices.adapting && (
+          <Tick on={choices.mode === 'timed'} onChange={(on) => change({ mode: on ? 'timed' : 'untimed' })}>
+            with a clock
+          </Tick>
+        )}
+        {chosen === 'tutor' && (
           <Tick on={choices.runningScore} onChange={(runningScore) => change({ runningScore })}>
             running score
           </Tick>
         )}
-        <Tick on={choices.plain} onChange={(plain) => change({ plain })}>
-          one mark each
-        </Tick>
-        <label className="flex items-center gap-2">
-          a wrong answer costs
-          <select
-            value={choices.penalty}
-            onChange={(event) => change({ penalty: event.target.value })}
-            className="select w-auto border-base-content/50 text-base pointer-fine:h-9"
-          >
-            {PENALTIES.map((penalty) => (
-              <option key={penalty} value={penalty}>
-                {penalty === '0' ? 'nothing' : penalty === 'exam' ? 'as in the exam' : `${penalty} of its marks`}
-              </option>
-            ))}
-          </select>
-        </label>
+        {!choices.adapting && (
+          <Tick on={choices.plain} onChange={(plain) => change({ plain })}>
+            one mark each
+          </Tick>
+        )}
+        {!choices.adapting && (
+          <label className="flex items-center gap-2">
+            a wrong answer costs
+            <select
+              value={choices.penalty}
+              onChange={(event) => change({ penalty: event.target.value })}
+              className="select w-auto border-base-content/50 text-base pointer-fine:h-9"
+            >
+              {PENALTIES.map((penalty) => (
+                <option key={penalty} value={penalty}>
+                  {penalty === '0' ? 'nothing' : penalty === 'exam' ? 'as in the exam' : `${penalty} of its marks`}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
       </div>
       {choices.mode === 'timed' && <TheClock page={page} build={build} />}
     </Group>
@@ -397,7 +449,7 @@ function HowToSit({ page, build }: { page: View<'Builder'>; build: Building }) {
 /** A limit for the whole test, or one for each question. */
 function TheClock({ page, build }: { page: View<'Builder'>; build: Building }) {
   const { choices, change, faults, count: there } = build;
-  const each = choices.secondsEach !== null;
+  const each = choices.secondsEach !== null && !choices.adapting;
   const extra = page.extraTime === '1' ? '' : ` Your extra time (× ${page.extraTime}) is added.`;
   const usual = String(Math.round(page.minutesPerQuestion * 60));
   return (
@@ -420,7 +472,7 @@ function TheClock({ page, build }: { page: View<'Builder'>; build: Building }) {
         className="select w-auto border-base-content/50 text-base pointer-fine:h-9"
       >
         <option value="whole">minutes for the whole test</option>
-        <option value="each">seconds for each question</option>
+        {!choices.adapting && <option value="each">seconds for each question</option>}
       </select>
       <span id="clock-note" className={faults.minutes ? 'text-error' : 'text-base-content/75'}>
         {faults.minutes ?? (each ? `There is no going back.${extra}` : `Empty: at the exam’s pace.${extra}`)}

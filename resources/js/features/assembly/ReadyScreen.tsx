@@ -170,7 +170,8 @@ function Adaptive({ exam }: { exam: string }) {
       </h2>
       <p className="max-w-[75ch]">
         Each question goes by your answers so far, so fewer are needed to tell where you stand. It ends by itself, and
-        says what share of the whole bank you would get right, with its range.
+        says what share of the whole bank you would get right, with its range. Of some topics alone:{' '}
+        <Link to="/build?adapting=1&mode=untimed&count=60&pools=">build one</Link>.
       </p>
       {offer.isPending && <Loading what="Looking how far the bank goes" />}
       {offer.isError && <Failure error={offer.error} retry={() => void offer.refetch()} />}
@@ -194,7 +195,12 @@ function Adaptive({ exam }: { exam: string }) {
             onSubmit={(event) => {
               event.preventDefault();
               begin.go(() =>
-                ask(api.POST('/api/exams/{exam}/adaptive', { params: { path: { exam } }, body: { most, timed } })),
+                ask(
+                  api.POST('/api/exams/{exam}/tests', {
+                    params: { path: { exam } },
+                    body: { pools: [], count: most, mode: timed ? 'timed' : 'untimed', adapting: true },
+                  }),
+                ),
               );
             }}
           >

@@ -9,15 +9,14 @@ import type { Building } from './useBuild';
 
 /** What the test will be, in one sentence that stays in sight; each part of it leads to its choice. */
 export function Sentence({ page, build }: { page: View<'Builder'>; build: Building }) {
-  const { choices, total } = build;
+  const { choices } = build;
   const minutes = minutesOf(page, build);
   return (
     <div className="sticky top-0 z-10 -mx-4 border-y border-base-300 bg-base-200 px-4 py-3 max-sm:top-auto max-sm:bottom-0 max-sm:order-last sm:-mx-6 sm:px-6">
       <div className="flex items-center gap-x-4">
         <div className="min-w-0 flex-1">
           <p className="text-lg leading-snug max-sm:text-base" aria-live="polite">
-            <Part to="how-many">{Number.isFinite(total) && total > 0 ? count(total, 'question') : 'No questions'}</Part>{' '}
-            on <Part to="topics">{topicWords(page, choices)}</Part>
+            <Part to="how-many">{howMany(build)}</Part> on <Part to="topics">{topicWords(page, build)}</Part>
             {', '}
             <Part to="which">{poolWords(choices)}</Part>
             {narrowed(choices) && (
@@ -27,10 +26,10 @@ export function Sentence({ page, build }: { page: View<'Builder'>; build: Buildi
               </>
             )}
             {', '}
-            <Part to="mode">{choices.mode}</Part>
+            <Part to="mode">{choices.adapting ? `adapting, ${choices.mode}` : choices.mode}</Part>
             {minutes !== null && (
               <>
-                {choices.mode === 'timed' ? ', ' : ', about '}
+                {choices.adapting ? ', at most ' : choices.mode === 'timed' ? ', ' : ', about '}
                 <strong>
                   {minutes}
                   {'\u00a0'}min
@@ -122,11 +121,18 @@ function minutesOf(page: View<'Builder'>, { choices, total, count: there }: Buil
   return limit === undefined || !Number.isFinite(limit) ? null : Math.ceil(limit * Number(page.extraTime));
 }
 
-function topicWords(page: View<'Builder'>, { topics, spread, byTopic }: Choices): string {
-  if (spread === 'by_hand') {
+/** How many questions, or that this is still open. */
+function howMany({ total, byHand, choices }: Building): string {
+  if (!Number.isFinite(total) || total <= 0) return byHand ? 'As many as you type' : 'No questions';
+  return choices.adapting ? `At most ${count(total, 'question')}` : count(total, 'question');
+}
+
+function topicWords(page: View<'Builder'>, { choices, byHand }: Building): string {
+  const { topics, byTopic } = choices;
+  if (byHand) {
     const all = page.topics.flatMap((topic) => [topic, ...topic.subtopics]);
     const typed = all.filter(({ code }) => byTopic[code]).map(({ name }) => name);
-    return typed.length > 3 ? `${typed.length} topics` : listed(typed, 'and') || 'no topic';
+    return typed.length > 3 ? `${typed.length} topics` : listed(typed, 'and') || 'topics of your choice';
   }
   if (topics === null) return 'all topics';
   const has = new Set(topics);
@@ -139,7 +145,7 @@ function topicWords(page: View<'Builder'>, { topics, spread, byTopic }: Choices)
         ? [topic.name]
         : on.map(({ name }) => name);
   });
-  if (names.length === 0) return 'no topic';
+  if (names.length === 0) return 'topics yet to be chosen';
   return names.length > 3 ? `${names.length} topics` : listed(names, 'and');
 }
 

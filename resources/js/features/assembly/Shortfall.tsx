@@ -18,6 +18,7 @@ const DROPPED: Record<View<'Gain'>['filter'], Partial<Choices>> = {
 /** Why the test cannot be made as it is asked for, and every way out, one click each. */
 export function Shortfall({ shortfall, build }: { shortfall: View<'Shortfall'>; build: Building }) {
   const nearest = [shortfall.below, shortfall.above].filter((n) => n !== null && n > 0);
+  const { byTopic } = build.choices;
   return (
     <Notice tone="warn">
       <p>{shortfall.reason}</p>
@@ -27,6 +28,15 @@ export function Shortfall({ shortfall, build }: { shortfall: View<'Shortfall'>; 
             Take {n}
           </Button>
         ))}
+        {shortfall.topics.map(({ code, name, n }) => (
+          <Button
+            key={code}
+            small
+            onClick={() => build.change({ byTopic: { ...byTopic, [code]: n === 0 ? '' : String(n) } })}
+          >
+            {n === 0 ? `None of ${name}` : `Take ${n} of ${name}`}
+          </Button>
+        ))}
         {shortfall.gains.map(({ filter, label, more }) => (
           <Button key={filter} small onClick={() => build.change(DROPPED[filter])}>
             {label[0]?.toUpperCase()}
@@ -34,7 +44,7 @@ export function Shortfall({ shortfall, build }: { shortfall: View<'Shortfall'>; 
           </Button>
         ))}
       </div>
-      {nearest.length + shortfall.gains.length === 0 && <p>This exam has no more.</p>}
+      {nearest.length + shortfall.topics.length + shortfall.gains.length === 0 && <p>This exam has no more.</p>}
     </Notice>
   );
 }

@@ -1,10 +1,10 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
 import { useDeferredValue, useState, type ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { api, ask, type View } from '../../api/client';
 import { TimeLeft } from '../../ui/TimeLeft';
-import { TESTS, tests } from '../../api/queries';
+import { builder, queries, TESTS, tests } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
@@ -19,6 +19,7 @@ import { Table } from '../../ui/Table';
 import { pageIn, useInAddress } from '../../ui/useInAddress';
 import { useTitle } from '../../ui/useTitle';
 import { duration, MODES, dayTime, toldPercent } from '../../ui/words';
+import { choicesOf, usualOf, written } from './recipe';
 import { Named } from './Recipes';
 import { Tick } from '../../ui/Tick';
 import { useBegin } from '../../api/useBegin';
@@ -319,7 +320,19 @@ function Actions({ line, onDone, onHold }: { line: Line; onDone: () => void; onH
     mutationFn: (what: () => Promise<unknown>) => what(),
     meta: { invalidates: TESTS },
   });
-  const failed = begin.error ?? doing.error;
+  const navigate = useNavigate();
+  const change = useMutation({
+    mutationFn: async (instead: boolean) => {
+      const { choices, exam } = await ask(api.GET('/api/sittings/{sitting}/choices', path));
+      const { counts } = await queries.fetchQuery(builder(exam));
+      const search = written(choicesOf(choices), usualOf(counts));
+      search.set('exam', exam);
+      if (instead) search.set('instead', line.id);
+      return search;
+    },
+    onSuccess: (search) => void navigate(`/build?${search.toString()}`),
+  });
+  const failed = begin.error ?? doing.error ?? change.error;
   const small = (label: string, onUse: () => void) => (
     <Button key={label} small disabled={begin.isPending || doing.isPending} onClick={onUse}>
       {label}
@@ -346,6 +359,8 @@ function Actions({ line, onDone, onHold }: { line: Line; onDone: () => void; onH
           {line.state === 'handed_in' && small('Again: missed, partly, left blank', () => sit('missed'))}
           {line.same && small('The same questions again', () => sit('same'))}
           {line.fresh && small('Fresh questions', () => sit('fresh'))}
+          {line.choices && line.state === 'not_started' && small('Change its choices', () => change.mutate(true))}
+          {line.choices && small('Copy and change', () => change.mutate(false))}
           {line.state === 'handed_in' && small('Compare with another', onHold)}
           {small('Rename', () => setName(line.name))}
           <ButtonLink small to={`/print/${line.id}`}>

@@ -124,7 +124,8 @@ export function TopicTree(props: {
                 onKeyDown={(event) => press(event, line, i)}
                 onClick={() => topic.all > 0 && toggle(line)}
                 className={clsx(
-                  'flex h-11 cursor-pointer items-center gap-2 border-b border-base-300 pr-1.5 pointer-fine:h-9',
+                  'flex h-11 cursor-pointer items-center gap-2 border-b border-base-300 pr-1.5',
+                  !props.byHand && 'pointer-fine:h-9',
                   'hover:bg-base-200 focus-visible:outline-2 focus-visible:-outline-offset-2 focus-visible:outline-primary',
                   checked === false && 'text-base-content/75',
                 )}
@@ -147,10 +148,12 @@ export function TopicTree(props: {
                   </button>
                 )}
                 <Box state={checked} />
-                <span className={clsx('min-w-0 flex-1 truncate', !parent && 'font-bold')}>
-                  {topic.name}
+                <span className="flex min-w-0 flex-1 items-center gap-x-1.5">
+                  <span className={clsx('line-clamp-2 leading-[1.1]', !parent && 'font-bold')}>{topic.name}</span>
                   {topic.weight && (
-                    <span className="font-normal text-base-content/75 max-sm:hidden"> {Number(topic.weight)} %</span>
+                    <span className="shrink-0 whitespace-nowrap text-base-content/75 max-sm:hidden">
+                      {Number(topic.weight)} %
+                    </span>
                   )}
                 </span>
                 <Stand of={stands.get(topic.code)} cut={props.mastery?.cut ?? 0} />
@@ -168,10 +171,7 @@ export function TopicTree(props: {
         {props.byHand && (
           <div className="w-18 shrink-0">
             {lines.map(({ topic }) => (
-              <div
-                key={topic.code}
-                className="flex h-11 items-center justify-end border-b border-base-300 pointer-fine:h-9"
-              >
+              <div key={topic.code} className="flex h-11 items-center justify-end border-b border-base-300">
                 <input
                   inputMode="numeric"
                   aria-label={`How many of ${topic.name}`}

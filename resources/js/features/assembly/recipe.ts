@@ -33,6 +33,8 @@ export interface Choices {
   secondsEach: string | null;
   runningScore: boolean;
   asksSureness: boolean;
+  /** Each question goes by the answers so far, and the count is the most there may be. */
+  adapting: boolean;
   /** By hand: code => as typed. */
   byTopic: Readonly<Record<string, string>>;
 }
@@ -60,6 +62,7 @@ export function usualOf(counts: View<'Counts'>): Choices {
     secondsEach: null,
     runningScore: false,
     asksSureness: true,
+    adapting: false,
     byTopic: {},
   };
 }
@@ -80,6 +83,8 @@ export const POOLS: readonly { pool: Pool; label: string }[] = [
 ];
 export const MODES: readonly Mode[] = ['tutor', 'timed', 'untimed'];
 export const PENALTIES = ['0', '1/4', '1/3', '1/2', '1', 'exam'] as const;
+/** The least and the most that a test may ask which adapts. */
+export const ADAPTING = { least: 15, most: 100 };
 const SPREADS: readonly Spread[] = ['blueprint', 'available', 'even', 'by_hand'];
 
 /** Reads choices from an address, so that a link and the back button bring them back. */
@@ -110,6 +115,7 @@ export function read(search: URLSearchParams, usual: Choices): Choices {
     secondsEach: search.get('each'),
     runningScore: search.get('score') === '1',
     asksSureness: search.get('sureness') !== '0',
+    adapting: search.get('adapting') === '1',
     byTopic: Object.fromEntries((list('by') ?? []).map((pair) => pair.split(':') as [string, string])),
   };
 }
@@ -137,6 +143,7 @@ export function written(choices: Choices, usual: Choices): URLSearchParams {
   if (choices.secondsEach !== null) search.set('each', choices.secondsEach);
   put('score', choices.runningScore ? '1' : '');
   put('sureness', choices.asksSureness ? '' : '0');
+  put('adapting', choices.adapting ? '1' : '');
   put(
     'by',
     Object.entries(choices.byTopic)
@@ -162,7 +169,10 @@ export function faultsOf(choices: Choices): Faults {
   const faults: Faults = {};
   if (choices.topics?.length === 0) faults.topics = 'Choose at least one topic.';
   if (choices.words.length > words.longest) faults.words = `A search can have up to ${words.longest} letters.`;
-  if (choices.spread === 'by_hand') {
+  if (choices.adapting) {
+    if (!whole(choices.count, ADAPTING))
+      faults.count = `A test that adapts asks at most ${ADAPTING.least} to ${ADAPTING.most} questions.`;
+  } else if (choices.spread === 'by_hand') {
     const typed = Object.values(choices.byTopic).filter((text) => text !== '');
     if (typed.length === 0) faults.byTopic = 'Type how many you want beside at least one topic.';
     else if (!typed.every((text) => whole(text, count)))
@@ -172,7 +182,7 @@ export function faultsOf(choices: Choices): Faults {
   } else if (!whole(choices.count, count)) {
     faults.count = `A test has ${count.least} to ${count.most} questions, as a whole number.`;
   }
-  if (choices.mode === 'timed' && choices.secondsEach !== null) {
+  if (choices.mode === 'timed' && choices.secondsEach !== null && !choices.adapting) {
     if (!whole(choices.secondsEach, secondsEach))
       faults.minutes = `A question has between ${secondsEach.least} and ${inFull(secondsEach.most)} seconds, in whole ones.`;
   } else if (choices.mode === 'timed' && choices.minutes !== '') {
@@ -185,17 +195,26 @@ export function faultsOf(choices: Choices): Faults {
 
 const inFull = (n: number) => n.toLocaleString('en-GB');
 
+/** Whether one types how many each topic gives. */
+export function isByHand({ spread, adapting }: Choices): boolean {
+  return spread === 'by_hand' && !adapting;
+}
+
 /** How many questions are asked for. */
 export function totalOf(choices: Choices): number {
-  return choices.spread === 'by_hand'
+  return isByHand(choices)
     ? Object.values(choices.byTopic).reduce((sum, text) => sum + (Number(text) || 0), 0)
     : Number(choices.count);
 }
 
 /** What the server takes; only for choices without faults. */
 export function recipeOf(choices: Choices): Recipe {
-  const { pools, difficulties, kinds, words, mode, spread } = choices;
-  const byHand = spread === 'by_hand';
+  const { pools, difficulties, kinds, words, adapting } = choices;
+  const byHand = isByHand(choices);
+  // What adapts chooses what each topic gives, and tells at the end.
+  const spread = adapting ? 'blueprint' : choices.spread;
+  const mode = adapting && choices.mode === 'tutor' ? 'untimed' : choices.mode;
+  const each = adapting ? null : choices.secondsEach;
   return {
     topics: choices.topics ? [...choices.topics] : null,
     pools: [...pools],
@@ -207,14 +226,14 @@ export function recipeOf(choices: Choices): Recipe {
     mode,
     spread,
     count: totalOf(choices),
-    minutes:
-      mode === 'timed' && choices.secondsEach === null && choices.minutes !== '' ? minutesOf(choices.minutes) : null,
-    secondsEach: mode === 'timed' && choices.secondsEach !== null ? Number(choices.secondsEach) : null,
+    minutes: mode === 'timed' && each === null && choices.minutes !== '' ? minutesOf(choices.minutes) : null,
+    secondsEach: mode === 'timed' && each !== null ? Number(each) : null,
     runningScore: choices.runningScore,
     asksSureness: choices.asksSureness,
     plain: choices.plain,
     penalty: choices.penalty,
     shuffled: choices.shuffled,
+    ...(adapting ? { adapting } : {}),
     ...(byHand
       ? {
           byTopic: Object.fromEntries(
@@ -248,6 +267,7 @@ export function choicesOf(recipe: Recipe): Choices {
     secondsEach: recipe.secondsEach ? String(recipe.secondsEach) : null,
     runningScore: recipe.runningScore ?? false,
     asksSureness: recipe.asksSureness ?? true,
+    adapting: recipe.adapting ?? false,
     byTopic: byHand
       ? Object.fromEntries(Object.entries(recipe.byTopic ?? {}).map(([code, n]) => [code, String(n)]))
       : {},

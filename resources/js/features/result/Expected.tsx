@@ -6,19 +6,19 @@ const ENDED: Record<NonNullable<View<'Expected'>['ending']>, string> = {
   above: 'It ended by itself, for it could tell.',
   below: 'It ended by itself, for it could tell.',
   most: 'It asked as many as it may.',
-  spent: 'The bank has no more questions that it could ask.',
+  spent: 'There are no more questions that it could ask.',
 };
 
 /** What an adaptive test has found out: no share of what it asked, for that says nothing. */
 export function Expected({ result, expected }: { result: View<'Result'>; expected: View<'Expected'> }) {
-  const { share, low, high, ending, asked, most } = expected;
+  const { share, low, high, ending, asked, most, of } = expected;
   const cut = Number(result.cut);
   return (
     <section aria-label="What it found out" className="grid gap-x-10 gap-y-6 md:grid-cols-[auto_1fr] md:items-center">
       <div>
         <p className="text-5xl font-bold">
           {percent(share)}
-          <span className="text-2xl font-normal"> expected of the whole bank</span>
+          <span className="text-2xl font-normal"> expected of {of ?? 'the whole bank'}</span>
         </p>
         <p className="mt-2 text-xl">
           between <strong>{percent(low)}</strong> and <strong>{percent(high)}</strong>
@@ -39,8 +39,8 @@ export function Expected({ result, expected }: { result: View<'Result'>; expecte
       <div className="max-w-xl">
         <Range share={share} low={low} high={high} cut={cut / 100} />
         <p className="mt-2 text-base-content/75">
-          This is what you would get right of the whole bank, by the difficulty of what you were asked. It lies in the
-          range 95 times in 100.{' '}
+          This is what you would get right of {of === null ? 'the whole bank' : `all questions on ${of}`}, by the
+          difficulty of what you were asked. It lies in the range 95 times in 100.{' '}
           {ending !== null ? ENDED[ending] : result.byClock ? 'The clock ended it.' : 'You ended it.'}
         </p>
         <Outcomes tally={result.tally} />

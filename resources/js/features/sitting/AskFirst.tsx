@@ -1,8 +1,8 @@
 import { useEffect } from 'react';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
-import { clock } from '../../ui/words';
-import type { SittingStore, Snapshot } from './sittingStore';
+import { clock, count } from '../../ui/words';
+import { isToCheck, type QuestionState, type SittingStore, type Snapshot } from './sittingStore';
 import { useRemaining } from './useSitting';
 
 /** Whether its clock runs on while nobody is there. */
@@ -13,7 +13,10 @@ export function runsOn({ status, sitting, deadline }: Snapshot): boolean {
 
 /** What cannot be taken back, or is done by a slip: going on from a blank, seeing a key, leaving a clock that runs. */
 export type First =
-  { before: 'closing'; to: number; blank: readonly number[] } | { before: 'showing' } | { before: 'leaving' };
+  | { before: 'closing'; to: number; blank: readonly number[] }
+  | { before: 'showing' }
+  | { before: 'checking all' }
+  | { before: 'leaving' };
 
 /** The one question that stands before something is done. */
 export function AskFirst(props: {
@@ -38,6 +41,17 @@ export function AskFirst(props: {
           onShow={() => {
             onOver();
             void store.check(current);
+          }}
+        />
+      );
+    case 'checking all':
+      return (
+        <CheckingAll
+          questions={store.read().questions}
+          onStay={onOver}
+          onCheck={() => {
+            onOver();
+            void store.checkAll();
           }}
         />
       );
@@ -89,6 +103,31 @@ function ShowingBlank(props: { position: number; onStay: () => void; onShow: () 
       }
     >
       <p>You have not answered it. Once it is shown it counts as left blank, and it is new to you no more.</p>
+    </Dialog>
+  );
+}
+
+/** Asked before all answers so far are settled at once. */
+function CheckingAll(props: { questions: readonly QuestionState[]; onStay: () => void; onCheck: () => void }) {
+  const n = props.questions.filter(isToCheck).length;
+  const rest = props.questions.filter(({ checked, response }) => !checked && !response).length;
+  return (
+    <Dialog
+      title={`Check ${n === 1 ? 'your answer' : `all ${n} answers`}?`}
+      onClose={props.onStay}
+      actions={
+        <>
+          <Button weight="main" onClick={props.onCheck}>
+            Check {n === 1 ? 'it' : 'them'}
+          </Button>
+          <Button onClick={props.onStay}>Not yet</Button>
+        </>
+      }
+    >
+      <p>
+        You see what is right and why. What is checked can no longer be changed
+        {rest > 0 && `; the ${count(rest, 'question')} without an answer ${rest === 1 ? 'stays' : 'stay'} open`}.
+      </p>
     </Dialog>
   );
 }

@@ -22,7 +22,10 @@ const RULES = {
     'The clock is the server’s: closing the page or changing your computer’s time does not change it.',
     'Answers and reasons come after you hand in. At zero, the test is handed in as it stands.',
   ],
-  untimed: ['There is no clock.', 'Answers and reasons come after you hand in.'],
+  untimed: [
+    'There is no clock.',
+    'Answers and reasons come after you hand in, or when you check all that you have answered.',
+  ],
 };
 
 /** Where each question has its own time. */

@@ -21,6 +21,7 @@ export function QuestionCard({
   reading,
   tutor,
   packed = false,
+  covered = false,
 }: {
   question: View<'Question'>;
   state: QuestionState;
@@ -32,6 +33,8 @@ export function QuestionCard({
   tutor: boolean;
   /** Its reasons were taken along, and stand below. */
   packed?: boolean;
+  /** What came of it is known, and out of sight. */
+  covered?: boolean;
 }) {
   const id = useId();
   const { position, stem, body } = question;
@@ -43,11 +46,13 @@ export function QuestionCard({
     <div className="grid content-start gap-5">
       {state.locked && !reading && (
         <p className="border-l-4 border-accent pl-3" role={state.checked ? 'status' : undefined}>
-          {state.checked
-            ? packed
-              ? 'Checked: your answer stands. Whether it counts as right is said as soon as the server is reached.'
-              : 'Checked: your answer stands. The reasons follow as soon as the server is reached.'
-            : lockedSaid(state)}
+          {covered && state.checked
+            ? 'Checked and hidden: your answer stands. “Show again” uncovers what came of it.'
+            : state.checked
+              ? packed
+                ? 'Checked: your answer stands. Whether it counts as right is said as soon as the server is reached.'
+                : 'Checked: your answer stands. The reasons follow as soon as the server is reached.'
+              : lockedSaid(state)}
         </p>
       )}
       {!stemIsField && (

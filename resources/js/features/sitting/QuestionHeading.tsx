@@ -1,7 +1,7 @@
 import { useEffect, useId, useState, type RefObject } from 'react';
 import { clock } from '../../ui/words';
 import { among, AMONG, ONLIES, ONLY, type Only } from './following';
-import type { QuestionState, SittingStore } from './sittingStore';
+import { isToCheck, type QuestionState, type SittingStore } from './sittingStore';
 
 /** From so many questions on, typing a number is quicker than finding it. */
 const MANY = 10;
@@ -27,6 +27,8 @@ export function QuestionHeading(props: {
   onGo: (position: number) => void;
   /** Whose time on this question is shown; null: it is not wanted. */
   timeOf: SittingStore | null;
+  /** Checks all answers so far, and hides what came of them; null: that is not done here. */
+  checking: { onAll: () => void; covered: boolean; cover: (on: boolean) => void } | null;
 }) {
   const { position, questions, marks, penalty, inTurn } = props;
   return (
@@ -39,6 +41,7 @@ export function QuestionHeading(props: {
       </h1>
       <div className="flex flex-wrap items-center gap-x-4">
         {props.timeOf && <OwnTime store={props.timeOf} />}
+        {props.checking && <CheckAll {...props.checking} questions={questions} />}
         {!inTurn && questions.length >= MANY && <GoTo at={position} questions={questions.length} onGo={props.onGo} />}
         {!inTurn && (
           <select
@@ -66,6 +69,31 @@ export function QuestionHeading(props: {
       </div>
       {!inTurn && props.only !== 'all' && <Among {...props} />}
     </div>
+  );
+}
+
+function CheckAll(props: {
+  questions: readonly QuestionState[];
+  onAll: () => void;
+  covered: boolean;
+  cover: (on: boolean) => void;
+}) {
+  const { questions, covered } = props;
+  const toCheck = questions.filter(isToCheck).length;
+  const link = 'min-h-11 cursor-pointer text-primary underline underline-offset-4 pointer-fine:min-h-9';
+  return (
+    <>
+      {questions.some(({ checked }) => checked) && (
+        <button type="button" aria-pressed={covered} className={link} onClick={() => props.cover(!covered)}>
+          {covered ? 'Show again' : 'Hide again'}
+        </button>
+      )}
+      {toCheck > 0 && (
+        <button type="button" className={link} onClick={props.onAll}>
+          {toCheck === 1 ? 'Check my answer' : `Check all ${toCheck} answers`}
+        </button>
+      )}
+    </>
   );
 }
 

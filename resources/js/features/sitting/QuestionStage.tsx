@@ -24,6 +24,8 @@ interface Terms {
   tutor: boolean;
   /** Its reasons were taken along. */
   packed: boolean;
+  /** What came of answers is out of sight again. */
+  covered: boolean;
 }
 
 /**
@@ -82,7 +84,7 @@ export function QuestionStage({
                 if (!question || !state) return null;
                 return (
                   <Built key={`${position}-${filled}`} isShown={position === seen}>
-                    {state.checked && state.outcome ? (
+                    {state.checked && state.outcome && !terms.covered ? (
                       <Answered sitting={terms.sitting} position={position} />
                     ) : (
                       <ToAnswer question={question} state={state} {...terms} />
@@ -145,6 +147,7 @@ const ToAnswer = memo(
           reading={reading}
           tutor={tutor}
           packed={terms.packed}
+          covered={terms.covered}
         />
         {state.checked && terms.packed && response && (
           <Suspense fallback={<Loading what="Fetching the reasons" />}>

@@ -73,6 +73,7 @@ function Open({
   const [page, setPage] = useState<string | null>(null);
   // A field that was filled from beside is made anew, for it keeps what is being typed.
   const [filled, setFilled] = useState(0);
+  const [covered, cover] = useState(false);
   const heading = useRef<HTMLHeadingElement>(null);
   const noteAsked = useRef(false);
   const head = useRef<HTMLElement>(null);
@@ -215,7 +216,7 @@ function Open({
             onKit={() => (open ? kit.close() : kit.take('calculator'))}
           />
           <RouteLine
-            questions={questions}
+            questions={covered ? questions.map((one) => ({ ...one, outcome: null })) : questions}
             current={current}
             inTurn={inTurn}
             only={only}
@@ -272,6 +273,11 @@ function Open({
                   onOnly={setOnly}
                   onGo={go}
                   timeOf={look.ownTime ? store : null}
+                  checking={
+                    sitting.briefing.mode === 'untimed' && most === null
+                      ? { onAll: () => askFirst({ before: 'checking all' }), covered, cover }
+                      : null
+                  }
                 />
                 <OpenSection value={openSection}>
                   <QuestionStage
@@ -293,6 +299,7 @@ function Open({
                     reading={reading}
                     tutor={tutor}
                     packed={now.pack !== null}
+                    covered={covered}
                     filled={filled}
                   />
                 </OpenSection>

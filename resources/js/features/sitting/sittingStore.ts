@@ -11,10 +11,10 @@ import type { Server } from './sync/server';
 import { ServerClock } from './sync/serverClock';
 import type { Time } from './sync/time';
 import { firstOf, leftBlankBy } from './following';
-import { begun, heard, laid, NOTHING_YET, type SittingView, type Sureness } from './sync/view';
+import { begun, heard, isToCheck, laid, NOTHING_YET, type SittingView, type Sureness } from './sync/view';
 
 export type { Late, Link } from './sync/post';
-export type { QuestionState, Sureness } from './sync/view';
+export { isToCheck, type QuestionState, type Sureness } from './sync/view';
 
 export interface Snapshot extends SittingView {
   link: Link;
@@ -187,6 +187,12 @@ export class SittingStore {
   /** Tutor mode: locks the answer and asks what came of it. */
   async check(position: number): Promise<void> {
     this.act('checked', position);
+    await this.post.flush();
+  }
+
+  /** Locks all answers so far and asks what came of them. */
+  async checkAll(): Promise<void> {
+    for (const { position } of this.snapshot.questions.filter(isToCheck)) this.act('checked', position);
     await this.post.flush();
   }
 

@@ -7,6 +7,11 @@ export type QuestionState = View<'QuestionState'> & {
   /** Whether the answer is right was asked, and the server has not told yet. */
   asked?: boolean;
 };
+/** Whether its answer can be settled as it stands. */
+export function isToCheck({ response, checked, closed }: QuestionState): boolean {
+  return response !== null && !checked && !closed;
+}
+
 export type Sureness = NonNullable<QuestionState['sureness']>;
 
 /** What is asked of the server and holds only once it has heard of it. */

@@ -127,6 +127,7 @@ function TryOut({ briefing }: { briefing: View<'Briefing'> }) {
                 onOnly={setOnly}
                 onGo={go}
                 timeOf={null}
+                checking={null}
               />
               <QuestionCard
                 key={current}
