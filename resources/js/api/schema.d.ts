@@ -2685,6 +2685,11 @@ export interface components {
         /** @description The share of a topic's questions that one would get right today. Shares are 0 to 1. */
         Mastery: {
             code: string;
+            name: string;
+            /** @description In the exam, in per cent. */
+            weight: number;
+            /** @description Points of the exam that it is costing; null: nobody can say. */
+            stake: number | null;
             /** @description Null: too little was answered to say. */
             share: number | null;
             /** @description Of its 80 % band. */

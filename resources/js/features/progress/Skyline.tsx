@@ -6,8 +6,10 @@ import { percent } from '../../ui/words';
 
 type Topic = View<'TopicStand'>;
 
-const HEIGHT = 400;
-const EDGE = { top: 14, right: 64, bottom: 44 };
+const HEIGHT = 440;
+const EDGE = { top: 14, right: 64, bottom: 60 };
+/** About as wide as a letter is on the average. */
+const LETTER = 6.6;
 const GAP = 3;
 
 interface Drawn {
@@ -93,8 +95,7 @@ function Column(props: {
   const { topic, x, width, y, cut, id } = props;
   const { share, low, high, name } = topic;
   const base = y(0);
-  // About as wide as a letter is on the average.
-  const fits = name.length * 6.6 < width;
+  const lines = inTwoLines(name, Math.floor(width / LETTER));
   return (
     <g>
       {share === null || low === null || high === null ? (
@@ -132,25 +133,36 @@ function Column(props: {
           </text>
         </>
       )}
-      {fits ? (
-        <text x={x + 2} y={base + 18}>
-          {name}
-        </text>
+      {lines ? (
+        lines.map((line, i) => (
+          <text key={line} x={x + 2} y={base + 17 + 16 * i}>
+            {line}
+          </text>
+        ))
       ) : (
-        <text transform={`translate(${x + width / 2 + 5} ${base - 8}) rotate(-90)`}>
-          {name.length > 22 ? `${name.slice(0, 20)}…` : name}
-        </text>
+        <text transform={`translate(${x + width / 2 + 5} ${base - 8}) rotate(-90)`}>{name}</text>
       )}
       <text
-        x={fits ? x + 2 : x + width / 2}
-        y={base + 36}
-        textAnchor={fits ? 'start' : 'middle'}
+        x={lines ? x + 2 : x + width / 2}
+        y={base + 52}
+        textAnchor={lines ? 'start' : 'middle'}
         className="opacity-75"
       >
         {width > 34 ? percent(topic.weight / 100) : Math.round(topic.weight)}
       </text>
     </g>
   );
+}
+
+/** A name in at most two lines of so many letters each; null: it is longer. */
+export function inTwoLines(name: string, letters: number): string[] | null {
+  const lines: string[] = [];
+  for (const word of name.split(' ')) {
+    const last = lines.at(-1);
+    if (last !== undefined && `${last} ${word}`.length <= letters) lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word);
+  }
+  return lines.length <= 2 && lines.every((line) => line.length <= letters) ? lines : null;
 }
 
 /** Thin lines, as on a map: the only decoration. */

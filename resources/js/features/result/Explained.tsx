@@ -40,7 +40,7 @@ export function Explained({
     return <strong className="border-b-2 border-success">{right ? <Markdown inline>{right}</Markdown> : '…'}</strong>;
   };
   return (
-    <div className="grid gap-6">
+    <div className="grid gap-4">
       {withUnit && unit && (
         <details className="max-w-[75ch]" open={withUnit === 'open' || unit.kind === 'passage'}>
           <summary className="min-h-11 cursor-pointer font-bold text-primary">{unit.title}</summary>
@@ -65,6 +65,32 @@ export function Explained({
           {question.marks} {question.marks === '1' ? 'mark' : 'marks'}, {duration(explanation.activeMs)} on screen
         </span>
       </p>
+      {/* What is to be kept comes first: it is in sight without scrolling. */}
+      <section className="max-w-[75ch] border-l-4 border-accent pl-4">
+        <h2 className="mb-1 font-bold">To take with you</h2>
+        <Markdown>{explanation.rationale}</Markdown>
+        {explanation.references.length > 0 && (
+          <p className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
+            In the handbook:
+            {explanation.references.map(({ code, title }) => (
+              <Link
+                key={code}
+                to={`/handbook/${explanation.exam}/${code}`}
+                target="_blank"
+                rel="noopener"
+                className="inline-flex min-h-11 items-center text-primary underline underline-offset-4 pointer-fine:min-h-7"
+                onClick={(event) => {
+                  if (!openSection || event.ctrlKey || event.metaKey) return;
+                  event.preventDefault();
+                  openSection(code);
+                }}
+              >
+                {title}
+              </Link>
+            ))}
+          </p>
+        )}
+      </section>
       {explanation.earlier.length > 0 && (
         <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
           Before:
@@ -110,31 +136,6 @@ export function Explained({
           ))}
         </section>
       )}
-      <section className="max-w-[75ch] border-l-4 border-accent pl-4">
-        <h2 className="mb-1 font-bold">To take with you</h2>
-        <Markdown>{explanation.rationale}</Markdown>
-        {explanation.references.length > 0 && (
-          <p className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1">
-            In the handbook:
-            {explanation.references.map(({ code, title }) => (
-              <Link
-                key={code}
-                to={`/handbook/${explanation.exam}/${code}`}
-                target="_blank"
-                rel="noopener"
-                className="inline-flex min-h-11 items-center text-primary underline underline-offset-4 pointer-fine:min-h-7"
-                onClick={(event) => {
-                  if (!openSection || event.ctrlKey || event.metaKey) return;
-                  event.preventDefault();
-                  openSection(code);
-                }}
-              >
-                {title}
-              </Link>
-            ))}
-          </p>
-        )}
-      </section>
       {card && (
         <div className="print:hidden">
           <MakeCard

@@ -53,7 +53,7 @@ function List({
   others?: Record<string, number> | undefined;
 }) {
   return (
-    <ul className="grid max-w-[75ch] gap-3">
+    <ul className="grid max-w-[75ch] gap-2">
       {parts.map((part) => (
         <One
           key={part.id}
@@ -86,7 +86,7 @@ function One({
   return (
     <li
       className={clsx(
-        'rounded-field border p-3',
+        'rounded-field border px-3 py-2',
         isKey(part) ? 'border-2 border-success' : verdict === 'wrong' ? 'border-2 border-error' : 'border-base-300',
       )}
     >
@@ -103,7 +103,7 @@ function One({
         {others !== undefined && <span className="text-sm text-base-content/75">{percent(others)} chose it</span>}
       </div>
       {part.why && (
-        <div className="mt-1">
+        <div>
           <Markdown>{part.why}</Markdown>
         </div>
       )}

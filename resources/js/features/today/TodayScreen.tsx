@@ -13,6 +13,7 @@ import { TimeLeft } from '../../ui/TimeLeft';
 import { Table } from '../../ui/Table';
 import { useTitle } from '../../ui/useTitle';
 import { count, dayTime, MODES, percent, signed, toldPercent } from '../../ui/words';
+import { SmallSkyline } from './SmallSkyline';
 import { OnThisDevice } from '../sitting/packs/OnThisDevice';
 import { ExamDate } from './ExamDate';
 import { QuickStarts } from './QuickStarts';
@@ -55,6 +56,7 @@ function Today({ exam }: { exam: string }) {
             </p>
           )}
         </div>
+        <SmallSkyline exam={exam} />
       </div>
 
       <OnThisDevice owner={who.data?.user?.email ?? ''} />
