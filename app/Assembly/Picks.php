@@ -157,7 +157,7 @@ final readonly class Picks
             ->whereNull('questions.retired_at')
             ->first(['questions.kind', 'shown', 'marks']) ?? throw Refusal::notFound();
 
-        return (new QuestionShowing(new Seed(Str::random(32)), shuffled: true))->question(
+        return (new QuestionShowing(new Seed(Str::random(32)), true, $exam->voidsOverLimit()))->question(
             position: 0,
             kind: Kind::from((string) $row->kind),
             shown: (array) json_decode((string) $row->shown, true),

@@ -53,6 +53,12 @@ final class Exam extends Model
         return Blueprint::of($this->rules);
     }
 
+    /** Whether more options than a question asks for may be chosen, and then count nothing; as a rule they cannot. */
+    public function voidsOverLimit(): bool
+    {
+        return ($this->rules['limit'] ?? null) === 'void';
+    }
+
     /** @return list<string> how it is sat, as its authors put it */
     public function rulesInWords(): array
     {

@@ -12,15 +12,17 @@ use Uplandia\Core\Shown;
 
 /**
  * Shows questions in the orders of one sitting. A stored response names parts by id, so an order need not be stored:
- * it
- * comes of the sitting's secret.
+ * it comes of the sitting's secret.
  *
  * @phpstan-type Part array{id: string, text: string, pinned?: bool, choices?: list<array{id: string, text: string}>}
  */
 final readonly class QuestionShowing
 {
-    /** @param  bool  $shuffled  whether the sitting has orders of its own */
-    public function __construct(private Seed $seed, private bool $shuffled)
+    /**
+     * @param  bool  $shuffled  whether the sitting has orders of its own
+     * @param  bool  $voids  whether more than a limit may be chosen, and then counts nothing
+     */
+    public function __construct(private Seed $seed, private bool $shuffled, private bool $voids)
     {
     }
 
@@ -55,9 +57,10 @@ final readonly class QuestionShowing
     ): OptionsBody|RowsBody|OrderingBody|TypedGapsBody|NumberBody|PictureBody|WrittenBody {
         return match ($kind) {
             Kind::Single, Kind::Several => new OptionsBody(
-                $kind->value,
-                self::options($this->ordered("options:{$position}", self::parts($shown, 'options'))),
-                is_int($shown['limit'] ?? null) ? $shown['limit'] : null,
+                kind: $kind->value,
+                options: self::options($this->ordered("options:{$position}", self::parts($shown, 'options'))),
+                limit: is_int($shown['limit'] ?? null) ? $shown['limit'] : null,
+                voids: $this->voids,
             ),
             Kind::TrueFalseGrid, Kind::Matching, Kind::Grouping, Kind::DropdownGaps => $this->rows(
                 $position,

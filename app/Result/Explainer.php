@@ -81,7 +81,11 @@ final readonly class Explainer
         $sitting->loadMissing('test.exam');
         $version = $item->version;
         $unit = $this->unit($item, $position);
-        $showing = new QuestionShowing($sitting->seed(), $sitting->terms()->shuffled);
+        $showing = new QuestionShowing(
+            $sitting->seed(),
+            $sitting->terms()->shuffled,
+            $sitting->test->exam->voidsOverLimit(),
+        );
         $question = $showing->question(
             position: $position,
             kind: $version->kind,

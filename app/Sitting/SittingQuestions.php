@@ -21,7 +21,11 @@ final class SittingQuestions
      */
     public function questions(Sitting $sitting, int $from = 0): array
     {
-        $showing = new QuestionShowing($sitting->seed(), $sitting->terms()->shuffled);
+        $showing = new QuestionShowing(
+            $sitting->seed(),
+            $sitting->terms()->shuffled,
+            $sitting->loadMissing('test.exam')->test->exam->voidsOverLimit(),
+        );
         $rows = DB::table('test_items')
             ->join('question_versions', 'question_versions.id', '=', 'test_items.version_id')
             ->leftJoin('unit_versions', 'unit_versions.id', '=', 'question_versions.unit_version_id')

@@ -56,6 +56,10 @@ final class ExamSheet
         if ($minutes === null || ! $minutes->isGreaterThan(0) || $minutes->isGreaterThan(600)) {
             $faults[] = 'exam.yaml: "rules.minutesPerQuestion" is the time of a question, in quotes, such as "1.5".';
         }
+        if (isset($rules['limit']) && ! in_array($rules['limit'], ['held', 'void'], true)) {
+            $faults[] = 'exam.yaml: "rules.limit" is "held" (no more than the limit can be chosen) or "void" (more '
+                .'can, and then counts nothing).';
+        }
         if (isset($rules['sections']) && $faults === []) {
             try {
                 Blueprint::of($rules);

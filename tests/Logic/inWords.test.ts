@@ -8,8 +8,16 @@ const rows = (...texts: string[]) => parts(...texts).map((row) => ({ ...row, cho
 const picture = { file: '/x.svg', alt: 'A', width: 1, height: 1 };
 
 const SAID: Record<Kind, [Question['body'], Response, string]> = {
-  single: [{ kind: 'single', limit: 1, options: parts('A **bold** one', 'B') }, { choice: 'p1' }, 'A bold one'],
-  several: [{ kind: 'several', limit: null, options: parts('A', 'B', 'C') }, { choices: ['p3', 'p1'] }, 'A; C'],
+  single: [
+    { kind: 'single', limit: 1, voids: false, options: parts('A **bold** one', 'B') },
+    { choice: 'p1' },
+    'A bold one',
+  ],
+  several: [
+    { kind: 'several', limit: null, voids: false, options: parts('A', 'B', 'C') },
+    { choices: ['p3', 'p1'] },
+    'A; C',
+  ],
   true_false_grid: [
     { kind: 'true_false_grid', rows: rows('Wet', 'Dry'), choices: parts('True', 'False') },
     { rows: { p2: 'p2' } },

@@ -8,9 +8,9 @@ const options = (n: number, of = 'o') => Array.from({ length: n }, (_, i) => ({ 
 const rows = (n: number, choices: { id: string; text: string }[] | null = null) =>
   options(n, 'r').map((row) => ({ ...row, choices }));
 
-const SINGLE: Body = { kind: 'single', options: options(4), limit: null };
-const SEVERAL: Body = { kind: 'several', options: options(6), limit: 3 };
-const LONG: Body = { kind: 'several', options: options(40), limit: null };
+const SINGLE: Body = { kind: 'single', options: options(4), limit: null, voids: false };
+const SEVERAL: Body = { kind: 'several', options: options(6), limit: 3, voids: false };
+const LONG: Body = { kind: 'several', options: options(40), limit: null, voids: false };
 const ORDER: Body = { kind: 'ordering', items: options(4, 'i') };
 const GRID: Body = { kind: 'true_false_grid', rows: rows(3), choices: options(2, 'c') };
 const DROPDOWN: Body = { kind: 'dropdown_gaps', rows: rows(2, options(3, 'c')), choices: [] };

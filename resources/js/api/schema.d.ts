@@ -2869,6 +2869,8 @@ export interface components {
             options: components["schemas"]["Option"][];
             /** @description Choosing more options than this is worth nothing. */
             limit: number | null;
+            /** @description Whether more may be chosen all the same, as this exam has it. */
+            voids: boolean;
         };
         /** @description Items to be put in order. */
         OrderingBody: {

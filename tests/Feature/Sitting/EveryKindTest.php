@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Sitting;
 
 use App\Account\User;
+use App\Question\Exam;
 use App\Workshop\BankLoader;
 use Illuminate\Support\Facades\DB;
 use Opis\JsonSchema\Errors\ErrorFormatter;
@@ -25,6 +26,25 @@ final class EveryKindTest extends TestCase
         app(BankLoader::class)->load(__DIR__.'/../kinds');
         $this->user = $this->candidate();
         $this->actingAs($this->user);
+    }
+
+    public function test_more_than_the_limit_can_be_chosen_where_the_exam_has_it_and_counts_nothing(): void
+    {
+        foreach ([false, true] as $voids) {
+            $exam = Exam::query()->sole();
+            $exam->update(['rules' => ['limit' => $voids ? 'void' : 'held'] + $exam->rules]);
+            $sitting = $this->all('untimed');
+            $opened = $this->open($sitting);
+            $position = $this->positions($sitting)['q-several'];
+            $body = $opened['questions'][$position]['body'];
+            self::assertSame($voids, $body['voids']);
+            $all = ['choices' => array_column($body['options'], 'id')];
+            $event = ['id' => 'all', 'seq' => 10, 'kind' => 'answered', 'position' => $position, 'value' => $all];
+            $this->send($sitting, [$event])->assertOk()->assertJsonPath('refused', []);
+            $this->handIn($sitting)->assertOk();
+            $outcome = DB::table('outcomes')->where('sitting_id', $sitting)->where('position', $position);
+            self::assertSame(0.0, (float) $outcome->value('share'));
+        }
     }
 
     public function test_right_answers_of_every_kind_are_marked_right_and_nothing_was_told_before(): void

@@ -84,6 +84,7 @@ final class ExamFolderTest extends TestCase
     {
         return [
             'no time' => ['  minutesPerQuestion: "1"', '', '"rules.minutesPerQuestion" is the time of a question'],
+            'a limit that is none' => ['  minutesPer', "  limit: 3\n  minutesPer", '"rules.limit" is'],
             'a time that is none' => ['minutesPerQuestion: "1"', 'minutesPerQuestion: soon', 'minutesPerQuestion" is'],
             'no cut' => ['  cut: "0.5"', '', '"rules.cut" is the share that passes'],
             'a cut in per cent' => ['cut: "0.5"', 'cut: "50"', '"rules.cut" is the share that passes'],

@@ -11,11 +11,11 @@ const rows = (...texts: string[]): View<'Row'>[] => parts(...texts).map((row) =>
 const SAMPLES: Record<Kind, { stem: string; body: Body }> = {
   single: {
     stem: 'Which of these is a bird?',
-    body: { kind: 'single', limit: 1, options: parts('A trout', 'A heron', 'A beetle', 'A birch') },
+    body: { kind: 'single', limit: 1, voids: false, options: parts('A trout', 'A heron', 'A beetle', 'A birch') },
   },
   several: {
     stem: 'Which **two** of these can be drunk?',
-    body: { kind: 'several', limit: 2, options: parts('Tea', 'Slate', 'Milk', 'Wool', 'Sand') },
+    body: { kind: 'several', limit: 2, voids: false, options: parts('Tea', 'Slate', 'Milk', 'Wool', 'Sand') },
   },
   true_false_grid: {
     stem: 'Say of each sentence whether it is true.',

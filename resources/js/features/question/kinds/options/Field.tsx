@@ -21,7 +21,8 @@ export function Options({
 }: KindProps<'single' | 'several'>) {
   const several = body.kind === 'several';
   const chosen = several ? (response?.choices ?? []) : response?.choice ? [response.choice] : [];
-  const full = several && body.limit !== null && chosen.length >= body.limit;
+  const full = several && body.limit !== null && !body.voids && chosen.length >= body.limit;
+  const over = several && body.limit !== null && chosen.length > body.limit;
   const many = body.options.length >= MANY;
   const [words, setWords] = useState('');
   const shown = many ? body.options.filter((option) => speaksOf(option.text, words)) : body.options;
@@ -33,10 +34,12 @@ export function Options({
   return (
     <div className="grid gap-3">
       {several && (
-        <p role="status">
+        <p role="status" className={clsx(over && 'font-bold text-warning')}>
           {body.limit === null
             ? `Choose as many as apply. ${count(chosen.length, 'option')} chosen.`
-            : `Choose up to ${body.limit}. ${chosen.length} of ${body.limit} chosen.`}
+            : over
+              ? `${chosen.length} chosen: more than ${body.limit}, so it counts nothing.`
+              : `Choose up to ${body.limit}. ${chosen.length} of ${body.limit} chosen.`}
         </p>
       )}
       {many && <Finder words={words} onWords={setWords} shown={shown.length} of={body.options.length} />}
