@@ -151,6 +151,7 @@ Route::prefix('api')->group(function (): void {
             Route::post('sittings/{sitting}/share', [TestsController::class, 'share']);
             Route::delete('sittings/{sitting}/share', [TestsController::class, 'unshare']);
             Route::put('sittings/{sitting}/comparison', [TestsController::class, 'agree']);
+            Route::put('sittings/{sitting}/note', [TestsController::class, 'note']);
             Route::get('sittings/{sitting}/choices', [TestsController::class, 'choices']);
             Route::post('sittings/{sitting}/on-paper', [TestsController::class, 'onPaper']);
             Route::delete('sittings/{sitting}/on-paper', [TestsController::class, 'onScreen']);

@@ -12,6 +12,7 @@ final readonly class HighlightView
      * @param  int  $from  The first letter of that text as it is read, from 0.
      * @param  int  $to  The letter after the last.
      * @param  string  $quote  The words; where they have moved, they are looked for.
+     * @param  string  $note  What was written beside them; empty: nothing.
      */
     public function __construct(
         public string $part,
@@ -19,6 +20,7 @@ final readonly class HighlightView
         public int $to,
         public HighlightKind $kind,
         public string $quote,
+        public string $note,
     ) {
     }
 }

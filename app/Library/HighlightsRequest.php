@@ -24,12 +24,13 @@ final class HighlightsRequest extends Form
 
         return [
             'highlights' => ['present', 'array', 'list', 'max:'.self::MOST],
-            'highlights.*' => ['required', 'array:part,from,to,kind,quote'],
+            'highlights.*' => ['required', 'array:part,from,to,kind,quote,note'],
             'highlights.*.part' => ['required', 'string', 'max:80', 'regex:/^[a-z]+(:[A-Za-z0-9_.-]+)?$/D'],
             'highlights.*.from' => $letter,
             'highlights.*.to' => [...$letter, 'gt:highlights.*.from'],
             'highlights.*.kind' => ['required', 'string', Rule::enum(HighlightKind::class)],
             'highlights.*.quote' => ['required', 'string', 'max:'.self::LONGEST],
+            'highlights.*.note' => ['nullable', 'string', 'max:'.NoteRequest::LONGEST],
         ];
     }
 
@@ -39,6 +40,7 @@ final class HighlightsRequest extends Form
         return [
             'highlights.max' => 'A question can have up to '.self::MOST.' highlights.',
             'highlights.*.quote.max' => 'A highlight can have up to 2,000 letters. Mark it in pieces.',
+            'highlights.*.note.max' => 'A note can have up to 2,000 letters.',
             '*' => 'This page sent a highlight that the server does not understand. Reload the page and try again.',
         ];
     }
@@ -55,6 +57,7 @@ final class HighlightsRequest extends Form
                 to: (int) $one['to'],
                 kind: HighlightKind::from((string) $one['kind']),
                 quote: (string) $one['quote'],
+                note: trim((string) ($one['note'] ?? '')),
             );
         }
 

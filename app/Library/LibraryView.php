@@ -10,6 +10,7 @@ final readonly class LibraryView
     /**
      * @param  int  $total  That pass what is wanted.
      * @param  int  $elsewhere  Met or marked in other exams.
+     * @param  int  $testsNoted  Tests of this exam with a note of their own.
      * @param  list<MetView>  $met  Of each exam the latest first.
      */
     public function __construct(
@@ -17,6 +18,7 @@ final readonly class LibraryView
         public string $examName,
         public int $total,
         public int $elsewhere,
+        public int $testsNoted,
         public int $page,
         public int $pages,
         public array $met,

@@ -51,6 +51,7 @@ final readonly class Margins
                 'from' => $one->from,
                 'to' => $one->to,
                 'quote' => $one->quote,
+                'note' => $one->note,
             ] + $of + $this->times(),
             $highlights,
         );
@@ -70,6 +71,7 @@ final readonly class Margins
             to: (int) $row->to,
             kind: HighlightKind::from((string) $row->kind),
             quote: (string) $row->quote,
+            note: (string) $row->note,
         );
     }
 

@@ -13,6 +13,8 @@ use App\Question\Exam;
 use App\Question\OwnStandings;
 use App\Question\TextSearch;
 use App\Sitting\HandedIn;
+use App\Sitting\Sitting;
+use Illuminate\Database\Eloquent\Builder as EloquentBuilder;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -77,6 +79,10 @@ final readonly class MetReader
             elsewhere: self::metOrMarked(DB::table('standings'))
                 ->where('user_id', $candidacy->user->id)
                 ->where('exam_id', '!=', $candidacy->exam->id)
+                ->count(),
+            testsNoted: Sitting::query()
+                ->where($candidacy->key())
+                ->where(fn (EloquentBuilder $any) => $any->where('note', '!=', '')->orWhere('note_title', '!=', ''))
                 ->count(),
             page: $page,
             pages: Pages::last($total, self::PAGE),
@@ -150,13 +156,7 @@ final readonly class MetReader
                 sureness: $row->sureness === null ? null : Sureness::from((string) $row->sureness),
                 activeMs: (int) $row->active_ms,
             ))->all()),
-            highlights: array_values($highlights->map(fn (stdClass $row): HighlightView => new HighlightView(
-                part: (string) $row->part,
-                from: (int) $row->from,
-                to: (int) $row->to,
-                kind: HighlightKind::from((string) $row->kind),
-                quote: (string) $row->quote,
-            ))->all()),
+            highlights: array_values($highlights->map(Margins::highlightOf(...))->all()),
             due: $now->due($enrolment->examDay),
             recall: $now->recall($candidacy->today($this->clock)),
         );

@@ -10,10 +10,12 @@ use App\Http\Form;
 #[Says('note', 'Empty: there is to be none.')]
 final class NoteRequest extends Form
 {
+    public const LONGEST = 2000;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['note' => ['present', 'nullable', 'string', 'max:2000']];
+        return ['note' => ['present', 'nullable', 'string', 'max:'.self::LONGEST]];
     }
 
     /** @return array<string, string> */

@@ -136,7 +136,7 @@ final class Packer
             foreach ((array) $exam['highlights'] as $one) {
                 $texts[] = [
                     $slug, Csv::text((string) $one['question']), Csv::text((string) $one['section']), $one['kind'],
-                    Csv::text((string) $one['quote']),
+                    Csv::text(implode(': ', array_filter([(string) $one['quote'], (string) $one['note']]))),
                 ];
             }
             foreach ((array) $exam['cards'] as $card) {

@@ -32,7 +32,7 @@ final readonly class PersonRows
         'notes' => ['notes', ['section', 'body', 'created_at', 'updated_at'], 'id'],
         'highlights' => [
             'highlights',
-            ['section', 'part', 'kind', 'from', 'to', 'quote', 'created_at', 'updated_at'],
+            ['section', 'part', 'kind', 'from', 'to', 'quote', 'note', 'created_at', 'updated_at'],
             'id',
         ],
         'readings' => ['readings', ['section', 'step', 'finished_ms', 'read_ms'], 'section'],

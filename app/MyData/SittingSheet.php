@@ -18,8 +18,8 @@ final class SittingSheet
     ];
 
     private const SITTING = [
-        'id', 'name', 'mode', 'on_paper', 'reserve_ms', 'status', 'started_ms', 'contact_ms', 'created_at',
-        'updated_at',
+        'id', 'name', 'mode', 'on_paper', 'reserve_ms', 'status', 'started_ms', 'contact_ms', 'note_title',
+        'note', 'created_at', 'updated_at',
     ];
 
     private const BOOLEANS = ['of_exam', 'shuffled', 'running_score', 'asks_sureness', 'on_paper'];

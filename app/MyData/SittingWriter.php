@@ -298,6 +298,9 @@ final readonly class SittingWriter
             ...$candidacy->key(),
             'test_id' => $test,
             'name' => $sheet['name'],
+            // Archives of before there were notes on tests tell of none.
+            'note_title' => $sheet['note_title'] ?? '',
+            'note' => $sheet['note'] ?? '',
             'mode' => Mode::from($sheet['mode']),
             'on_paper' => $sheet['on_paper'],
             'reserve_ms' => $sheet['reserve_ms'],

@@ -61,6 +61,8 @@ final readonly class ResultReader
             sitting: $sitting->id,
             exam: $exam->slug,
             title: $sitting->name,
+            noteTitle: $sitting->note_title,
+            note: $sitting->note,
             mode: $terms->mode,
             startedAt: (int) $sitting->started_ms,
             endedAt: (int) $sitting->ended_ms,

@@ -10,6 +10,8 @@ use Uplandia\Core\Assembly\Mode;
 final readonly class ResultView
 {
     /**
+     * @param  string  $noteTitle  Of what was written of it as a whole.
+     * @param  string  $note  That; empty: nothing.
      * @param  bool  $byClock  Time ran out.
      * @param  bool  $waited  The same while its device had no contact: it counts for its candidate alone.
      * @param  int  $untold  Questions that are left out of all of this: a test whose clock is not over still asks
@@ -39,6 +41,8 @@ final readonly class ResultView
         public string $sitting,
         public string $exam,
         public string $title,
+        public string $noteTitle,
+        public string $note,
         public Mode $mode,
         public int $startedAt,
         public int $endedAt,

@@ -94,7 +94,15 @@ final readonly class MyTests
     {
         $search = trim($wanted->string('search')->value());
         if ($search !== '') {
-            $all->whereRaw("name like ? escape '!'", ['%'.preg_replace('/[!%_]/', '!$0', $search).'%']);
+            $like = '%'.preg_replace('/[!%_]/', '!$0', $search).'%';
+            $all->where(function (Builder $any) use ($like): void {
+                foreach (['name', 'note_title', 'note'] as $column) {
+                    $any->orWhereRaw("{$column} like ? escape '!'", [$like]);
+                }
+            });
+        }
+        if ($wanted->boolean('noted')) {
+            $all->where(fn (Builder $any): Builder => $any->where('note', '!=', '')->orWhere('note_title', '!=', ''));
         }
         foreach (['mode' => 'mode', 'state' => 'status'] as $field => $column) {
             if ($wanted->filled($field)) {
@@ -145,6 +153,8 @@ final readonly class MyTests
             touchedAt: $sitting->ended_ms ?? $sitting->contact_ms,
             fresh: $test->canBeFresh($sitting->user_id),
             same: $test->isRepeatable(),
+            noteTitle: $sitting->note_title,
+            note: $sitting->note,
             choices: $mine && $test->recipe_id !== null,
             mine: $mine && $test->adaptive === null,
             code: $mine && $shared?->closed_at === null ? $shared?->code : null,

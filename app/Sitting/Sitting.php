@@ -53,6 +53,8 @@ use Uplandia\Core\Sitting\Terms;
  * @property bool $counts
  * @property bool $in_cohort what came of it may count for others
  * @property bool $clocked some clock runs in it
+ * @property string $note_title of what its candidate wrote of it as a whole
+ * @property string $note that; empty: nothing
  * @property bool $waited time ran out while its device had no contact
  * @property-read Test $test
  * @property-read User $user
@@ -143,7 +145,9 @@ final class Sitting extends Model
             ->toInt();
     }
 
-    protected $attributes = ['revision' => 0, 'events' => 0, 'last_seq' => 0, 'bytes' => 0];
+    protected $attributes = [
+        'revision' => 0, 'events' => 0, 'last_seq' => 0, 'bytes' => 0, 'note_title' => '', 'note' => '',
+    ];
 
     public function candidacy(): Candidacy
     {

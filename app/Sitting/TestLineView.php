@@ -20,6 +20,8 @@ final readonly class TestLineView
      * @param  int|null  $touchedAt  When it was handed in, else last worked on.
      * @param  bool  $fresh  Whether it can be made again with fresh questions.
      * @param  bool  $same  Whether its questions can be sat again as they are.
+     * @param  string  $noteTitle  Of what was written of it as a whole.
+     * @param  string  $note  That; empty: nothing.
      * @param  bool  $choices  Whether it was made of choices of its candidate's, which can be changed.
      * @param  bool  $mine  Whether its candidate made it, and so can share it.
      * @param  string|null  $code  By which it is shared now.
@@ -44,6 +46,8 @@ final readonly class TestLineView
         public ?int $touchedAt,
         public bool $fresh,
         public bool $same,
+        public string $noteTitle,
+        public string $note,
         public bool $choices,
         public bool $mine,
         public ?string $code,

@@ -63,6 +63,17 @@ final readonly class TestsController
         return response()->noContent();
     }
 
+    #[Operation('Write a note on a test')]
+    public function note(TestNoteRequest $request, Sitting $sitting): Response
+    {
+        Sitting::query()->whereKey($sitting->id)->update([
+            'note_title' => trim($request->string('title')->value()),
+            'note' => trim($request->string('note')->value()),
+        ]);
+
+        return response()->noContent();
+    }
+
     #[Operation('Delete a sitting')]
     public function destroy(Sitting $sitting): Response
     {

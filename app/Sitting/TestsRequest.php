@@ -10,7 +10,8 @@ use Illuminate\Validation\Rule;
 use Uplandia\Core\Assembly\Mode;
 
 /** Which of one's tests to list. */
-#[Says('search', 'Part of the name.')]
+#[Says('search', 'Part of the name, or of the note on it.')]
+#[Says('noted', 'Only those with a note of their own.')]
 #[Says('everywhere', 'Of all exams, not only of this.')]
 #[Says('page', 'From 1.')]
 final class TestsRequest extends Form
@@ -25,6 +26,7 @@ final class TestsRequest extends Form
             'order' => ['string', Rule::enum(TestsOrder::class)],
             'down' => ['boolean'],
             'everywhere' => ['boolean'],
+            'noted' => ['boolean'],
             'page' => ['required', 'integer', 'min:1', 'max:10000'],
         ];
     }

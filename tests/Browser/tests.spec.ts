@@ -105,8 +105,21 @@ for (const [size, viewport] of Object.entries(SIZES)) {
       await page.getByRole('textbox', { name: 'New name' }).fill(name);
       await page.getByRole('textbox', { name: 'New name' }).press('Enter');
       await expect(page.getByRole('link', { name, exact: true })).toBeVisible();
+      // A note on all of it, which is kept as it is typed, and by which it is found.
+      await page.getByRole('button', { name: 'Note', exact: true }).click();
+      await page.getByLabel('Title of the note').fill(`An evening of rain, ${name}`);
+      await page.getByLabel('Note', { exact: true }).fill('Slow with *water*.');
+      await expect(page.getByText('Saved as you type')).toBeVisible();
+      await page.getByRole('searchbox', { name: 'Find a test by its name' }).fill(`rain, ${name}`);
+      await expect(page.getByText(`An evening of rain, ${name}`)).toBeVisible();
+      await page.goto('/tests?noted=1');
+      await page.getByRole('link', { name, exact: true }).click();
+      await expect(page.getByRole('region', { name: 'My note on this test' }).locator('em')).toHaveText('water');
+      await page.goto('/library');
+      await expect(page.getByRole('link', { name: /note.? on whole tests/ })).toBeVisible();
+      await page.goto('/tests');
       await page.getByRole('searchbox', { name: 'Find a test by its name' }).fill(name);
-      await expect(page.getByRole('row')).toHaveCount(3);
+      await expect(page.getByRole('row')).toHaveCount(2);
       await page.getByRole('combobox', { name: 'Mode' }).selectOption('tutor');
       await expect(page.getByText('No test is like that.')).toBeVisible();
       await page.getByRole('button', { name: /^Show all/ }).click();

@@ -1,12 +1,20 @@
 import { describe, expect, it } from 'vitest';
-import { meets, placed, tight, without, withOne, type Highlight } from '../../resources/js/features/library/highlights';
+import {
+  meets,
+  noted,
+  placed,
+  tight,
+  without,
+  withOne,
+  type Highlight,
+} from '../../resources/js/features/library/highlights';
 
 const TEXT = 'The wind backs before a warm front comes.';
 const place = (quote: string, part = 'stem') => {
   const from = TEXT.indexOf(quote);
   return { part, from, to: from + quote.length, quote };
 };
-const marked = (quote: string, kind: Highlight['kind'] = 'marked'): Highlight => ({ ...place(quote), kind });
+const marked = (quote: string, kind: Highlight['kind'] = 'marked'): Highlight => ({ ...place(quote), kind, note: '' });
 
 describe('highlights', () => {
   it('are taken without the white space around them', () => {
@@ -33,6 +41,19 @@ describe('highlights', () => {
     expect(without([marked('wind')], place('front'), TEXT)).toEqual([marked('wind')]);
     expect(meets(marked('wind backs'), place('backs before'))).toBe(true);
     expect(meets(marked('wind'), place(' backs'))).toBe(false);
+  });
+
+  it('keep what was written beside their words', () => {
+    const wind = { ...marked('wind'), note: 'which?' };
+    expect(noted([wind, marked('front')], marked('front'), 'warm')).toEqual([
+      wind,
+      { ...marked('front'), note: 'warm' },
+    ]);
+    // Words that become part of more take their note along; of words that are cut, the first piece has it.
+    expect(withOne([wind], place('wind backs'), 'marked', TEXT)).toEqual([{ ...marked('wind backs'), note: 'which?' }]);
+    const cut = without([{ ...marked('wind backs before'), note: 'turns' }], place('backs'), TEXT);
+    expect(cut).toEqual([{ ...marked('wind'), note: 'turns' }, marked('before')]);
+    expect(without([wind], place('wind'), TEXT)).toEqual([]);
   });
 
   it('find their words again where a text was corrected', () => {

@@ -177,6 +177,11 @@ export const SignInRequest = {
   password: { longest: 500 },
 } as const;
 
+export const TestNoteRequest = {
+  title: { longest: 120 },
+  note: { longest: 5000 },
+} as const;
+
 export const TestsRequest = {
   search: { longest: 200 },
   page: { least: 1, most: 10000 },

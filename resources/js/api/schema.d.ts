@@ -1359,6 +1359,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sittings/{sitting}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Write a note on a test */
+        put: operations["writeANoteOnATest"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sittings/{sitting}/on-paper": {
         parameters: {
             query?: never;
@@ -2594,6 +2611,8 @@ export interface components {
             kind: "marked" | "struck";
             /** @description The words; where they have moved, they are looked for. */
             quote: string;
+            /** @description What was written beside them; empty: nothing. */
+            note: string;
         };
         HighlightsRequest: {
             /** @description All that the question is to have from now on. */
@@ -2664,6 +2683,8 @@ export interface components {
             total: number;
             /** @description Met or marked in other exams. */
             elsewhere: number;
+            /** @description Tests of this exam with a note of their own. */
+            testsNoted: number;
             page: number;
             pages: number;
             /** @description Of each exam the latest first. */
@@ -3421,6 +3442,10 @@ export interface components {
             sitting: string;
             exam: string;
             title: string;
+            /** @description Of what was written of it as a whole. */
+            noteTitle: string;
+            /** @description That; empty: nothing. */
+            note: string;
             /** @enum {string} */
             mode: "tutor" | "timed" | "untimed";
             startedAt: number;
@@ -3867,6 +3892,10 @@ export interface components {
             fresh: boolean;
             /** @description Whether its questions can be sat again as they are. */
             same: boolean;
+            /** @description Of what was written of it as a whole. */
+            noteTitle: string;
+            /** @description That; empty: nothing. */
+            note: string;
             /** @description Whether it was made of choices of its candidate's, which can be changed. */
             choices: boolean;
             /** @description Whether its candidate made it, and so can share it. */
@@ -3875,6 +3904,13 @@ export interface components {
             code: string | null;
             /** @description To be compared; null: it is not shared. */
             agrees: boolean | null;
+        };
+        /** @description What somebody writes of a test as a whole. */
+        TestNoteRequest: {
+            /** @description Empty: it has none. */
+            title: string | null;
+            /** @description Empty: there is to be none. */
+            note: string | null;
         };
         /** @description All tests and sittings of an exam, or of all, a page at a time. */
         Tests: {
@@ -3890,7 +3926,7 @@ export interface components {
         };
         /** @description Which of one's tests to list. */
         TestsRequest: {
-            /** @description Part of the name. */
+            /** @description Part of the name, or of the note on it. */
             search?: string | null;
             /** @enum {string|null} */
             mode?: "tutor" | "timed" | "untimed" | null;
@@ -3901,6 +3937,8 @@ export interface components {
             down?: boolean;
             /** @description Of all exams, not only of this. */
             everywhere?: boolean;
+            /** @description Only those with a note of their own. */
+            noted?: boolean;
             /** @description From 1. */
             page: number;
         };
@@ -6026,7 +6064,7 @@ export interface operations {
     myTests: {
         parameters: {
             query: {
-                /** @description Part of the name. */
+                /** @description Part of the name, or of the note on it. */
                 search?: string | null;
                 mode?: "tutor" | "timed" | "untimed" | null;
                 state?: "not_started" | "open" | "handed_in" | null;
@@ -6034,6 +6072,8 @@ export interface operations {
                 down?: boolean;
                 /** @description Of all exams, not only of this. */
                 everywhere?: boolean;
+                /** @description Only those with a note of their own. */
+                noted?: boolean;
                 /** @description From 1. */
                 page: number;
             };
@@ -7074,6 +7114,39 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Next"];
                 };
+            };
+            /** @description It could not be done; the message says why. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    writeANoteOnATest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TestNoteRequest"];
+            };
+        };
+        responses: {
+            /** @description Done. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description It could not be done; the message says why. */
             default: {

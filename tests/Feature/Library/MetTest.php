@@ -117,7 +117,7 @@ final class MetTest extends TestCase
     {
         $first = $this->sit('m', ['topics' => ['water'], 'mode' => 'untimed'], 20);
         $this->putJson("/api/sittings/{$first}/questions/0/highlights", ['highlights' => [
-            ['part' => 'stem', 'from' => 0, 'to' => 8, 'kind' => 'marked', 'quote' => 'Question'],
+            ['part' => 'stem', 'from' => 0, 'to' => 8, 'kind' => 'marked', 'quote' => 'Question', 'note' => ''],
         ]])->assertNoContent();
         $this->travel(2)->days();
         $this->built = (string) $this->postJson("/api/sittings/{$first}/again", ['how' => 'same'])->json('sitting');

@@ -23,7 +23,7 @@ final class PagesTest extends TestCase
     /** @return array<string, mixed> */
     private static function highlight(int $from, int $to, string $part = 'page'): array
     {
-        return ['part' => $part, 'from' => $from, 'to' => $to, 'kind' => 'marked', 'quote' => 'words'];
+        return ['part' => $part, 'from' => $from, 'to' => $to, 'kind' => 'marked', 'quote' => 'words', 'note' => ''];
     }
 
     private function kept(): mixed

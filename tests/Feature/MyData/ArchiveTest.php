@@ -52,7 +52,7 @@ final class ArchiveTest extends TestCase
             ->value('shown');
         $part = 'option:'.json_decode((string) $option, true)['options'][1]['id'];
         $this->putJson("/api/sittings/{$first}/questions/3/highlights", ['highlights' => [
-            ['part' => $part, 'from' => 0, 'to' => 3, 'kind' => 'struck', 'quote' => 'abc'],
+            ['part' => $part, 'from' => 0, 'to' => 3, 'kind' => 'struck', 'quote' => 'abc', 'note' => 'See *this*.'],
         ]])->assertNoContent();
         $this->putJson("/api/sittings/{$first}/scratch", ['words' => 'sums', 'strokes' => ['1,2 3,4']]);
         $this->putJson('/api/exams/small-hills/handbook/other/note', ['note' => 'a page']);

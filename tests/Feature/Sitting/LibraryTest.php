@@ -62,7 +62,9 @@ final class LibraryTest extends TestCase
         $sitting = $this->build();
         $path = "/api/sittings/{$sitting}";
         $marked = ['part' => 'stem', 'from' => 3, 'to' => 9, 'kind' => 'marked', 'quote' => 'summit'];
+        $marked += ['note' => 'Which one?'];
         $struck = ['part' => 'option:Ab-1_x', 'from' => 0, 'to' => 4, 'kind' => 'struck', 'quote' => 'Rain'];
+        $struck += ['note' => ''];
         $keep = fn (array $all) => $this->putJson("{$path}/questions/2/highlights", ['highlights' => $all]);
         $keep([$marked])->assertNoContent();
         $keep([$marked, $struck])->assertNoContent();
@@ -77,7 +79,8 @@ final class LibraryTest extends TestCase
         foreach (
             [
                 [['to' => 3] + $marked], [['from' => -1] + $marked], [['kind' => 'glowing'] + $marked],
-                [['part' => 'key of 1'] + $marked], [['quote' => ''] + $marked], ['stem'], 'stem',
+                [['part' => 'key of 1'] + $marked], [['quote' => ''] + $marked],
+                [['note' => str_repeat('x', 2001)] + $marked], ['stem'], 'stem',
                 [$marked + ['colour' => 'red']], array_fill(0, 201, $marked), ['a' => $marked],
             ] as $bad
         ) {
@@ -156,7 +159,7 @@ final class LibraryTest extends TestCase
         $mine = $this->build();
         $code = (string) $this->postJson("/api/sittings/{$mine}/share")->json('code');
         $this->putJson("/api/sittings/{$mine}/questions/0/note", ['note' => 'Mine.'])->assertNoContent();
-        $marked = ['part' => 'stem', 'from' => 0, 'to' => 4, 'kind' => 'marked', 'quote' => 'Mine'];
+        $marked = ['part' => 'stem', 'from' => 0, 'to' => 4, 'kind' => 'marked', 'quote' => 'Mine', 'note' => ''];
         $this->putJson("/api/sittings/{$mine}/questions/0/highlights", ['highlights' => [$marked]])->assertNoContent();
         $this->flushSession()->actingAs($this->candidate());
         $theirs = (string) $this->postJson('/api/shared', ['code' => $code])->json('sitting');

@@ -340,6 +340,7 @@ final class MyTestsTest extends TestCase
                 ['post', 'on-paper', []],
                 ['delete', 'on-paper', []],
                 ['get', 'choices', []],
+                ['put', 'note', ['title' => 'x', 'note' => 'y']],
                 ['get', 'booklet', []],
                 ['get', 'key', []],
                 ['post', 'restore', []],
@@ -387,6 +388,30 @@ final class MyTestsTest extends TestCase
         $this->handIn($begun)->assertOk();
         $this->postJson("/api/sittings/{$begun}/exposures", ['positions' => [0]])->assertNoContent();
         $this->getJson("/api/sittings/{$begun}/key")->assertOk();
+    }
+
+    public function test_a_note_on_a_whole_test_is_kept_and_found(): void
+    {
+        $sitting = $this->sat(2);
+        $this->sat(3);
+        $note = ['title' => 'Evening of rain', 'note' => 'Tired; *slow* with maps.'];
+        $this->putJson("/api/sittings/{$sitting}/note", $note)->assertNoContent();
+        $this->getJson(self::LIST.'?page=1&noted=1')
+            ->assertJsonPath('total', 1)
+            ->assertJsonPath('tests.0.noteTitle', $note['title'])
+            ->assertJsonPath('tests.0.note', $note['note']);
+        foreach (['of rain', 'slow'] as $words) {
+            self::assertCount(1, $this->names(['search' => $words]));
+        }
+        self::assertSame([], $this->names(['search' => '%']));
+        $this->getJson("/api/sittings/{$sitting}/result")->assertJsonPath('noteTitle', $note['title']);
+        $this->getJson('/api/exams/small-hills/library?page=1')->assertOk()->assertJsonPath('testsNoted', 1);
+        $long = ['title' => str_repeat('x', 121), 'note' => str_repeat('x', 5001)];
+        $this->putJson("/api/sittings/{$sitting}/note", $long)
+            ->assertStatus(422)
+            ->assertJsonPath('fields.title.0', 'The title of a note can have up to 120 letters.');
+        $this->putJson("/api/sittings/{$sitting}/note", ['title' => '', 'note' => ' '])->assertNoContent();
+        $this->getJson(self::LIST.'?page=1&noted=1')->assertJsonPath('total', 0);
     }
 
     public function test_what_a_test_was_made_of_is_told_to_be_changed(): void

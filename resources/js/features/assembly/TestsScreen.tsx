@@ -1,5 +1,6 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
+import { NotebookPen } from 'lucide-react';
 import { useDeferredValue, useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, ask, type View } from '../../api/client';
@@ -20,6 +21,7 @@ import { pageIn, useInAddress } from '../../ui/useInAddress';
 import { useTitle } from '../../ui/useTitle';
 import { duration, MODES, dayTime, toldPercent } from '../../ui/words';
 import { choicesOf, usualOf, written } from './recipe';
+import { TestNote } from '../library/TestNote';
 import { Named } from './Recipes';
 import { Tick } from '../../ui/Tick';
 import { useBegin } from '../../api/useBegin';
@@ -60,11 +62,12 @@ function read(search: URLSearchParams): Wanted {
       ) ?? 'made',
     down: search.get('down') !== '0',
     everywhere: search.get('of') === 'all',
+    noted: search.get('noted') === '1',
     page: pageIn(search),
   };
 }
 
-function write({ search, mode, state, order, down, everywhere, page }: Wanted): [string, string][] {
+function write({ search, mode, state, order, down, everywhere, noted, page }: Wanted): [string, string][] {
   return [
     ['search', search ?? ''],
     ['mode', mode ?? ''],
@@ -72,6 +75,7 @@ function write({ search, mode, state, order, down, everywhere, page }: Wanted): 
     ['order', order === 'made' ? '' : (order ?? '')],
     ['down', down === false ? '0' : ''],
     ['of', everywhere ? 'all' : ''],
+    ['noted', noted ? '1' : ''],
     ['page', page === 1 ? '' : String(page)],
   ];
 }
@@ -90,12 +94,15 @@ function Tests({ exam }: { exam: string }) {
         <h1 className="text-2xl font-bold">Tests</h1>
         <span className="flex-1" />
         <SearchField
-          label="Find a test by its name"
-          placeholder="Find by name"
+          label="Find a test by its name or its note"
+          placeholder="Find by name or note"
           className="w-56"
           value={wanted.search ?? ''}
           onChange={(search) => want({ search })}
         />
+        <Tick on={wanted.noted ?? false} onChange={(noted) => want({ noted })}>
+          with a note
+        </Tick>
         {(data.elsewhere > 0 || wanted.everywhere) && (
           <Tick on={wanted.everywhere ?? false} onChange={(everywhere) => want({ everywhere })}>
             of all exams
@@ -142,7 +149,9 @@ function Tests({ exam }: { exam: string }) {
         </Empty>
       ) : data.total === 0 ? (
         <Empty title="No test is like that.">
-          <Button onClick={() => want({ search: '', mode: null, state: null })}>Show all {data.all}</Button>
+          <Button onClick={() => want({ search: '', mode: null, state: null, noted: false })}>
+            Show all {data.all}
+          </Button>
         </Empty>
       ) : (
         <>
@@ -242,6 +251,12 @@ function Row(props: { line: Line; everywhere: boolean; held: Line | null; hold: 
           <Link to={line.onPaper && line.state !== 'handed_in' ? `/answers/${line.id}` : to}>{line.name}</Link>
           {everywhere && <span className="block text-sm text-base-content/75">{line.examName}</span>}
           {line.code && <span className="ml-2 text-sm text-base-content/75">shared: {line.code}</span>}
+          {(line.noteTitle || line.note) && (
+            <span className="line-clamp-1 text-sm text-base-content/75">
+              <NotebookPen aria-label="Note:" className="mr-1 inline size-3.5" />
+              {line.noteTitle || line.note}
+            </span>
+          )}
           <span className="block text-sm text-base-content/75 sm:hidden">
             {dayTime(line.touchedAt ?? line.madeAt)}, {MODES[line.mode].toLowerCase()}, {line.answered} of{' '}
             {line.questions}
@@ -313,6 +328,7 @@ function Row(props: { line: Line; everywhere: boolean; held: Line | null; hold: 
 function Actions({ line, onDone, onHold }: { line: Line; onDone: () => void; onHold: () => void }) {
   const path = { params: { path: { sitting: line.id } } };
   const [name, setName] = useState<string | null>(null);
+  const [noting, setNoting] = useState(false);
   const begin = useBegin();
   const sit = (how: View<'AgainRequest'>['how']) =>
     begin.go(() => ask(api.POST('/api/sittings/{sitting}/again', { ...path, body: { how } })));
@@ -363,6 +379,7 @@ function Actions({ line, onDone, onHold }: { line: Line; onDone: () => void; onH
           {line.choices && small('Copy and change', () => change.mutate(false))}
           {line.state === 'handed_in' && small('Compare with another', onHold)}
           {small('Rename', () => setName(line.name))}
+          {small('Note', () => setNoting(true))}
           <ButtonLink small to={`/print/${line.id}`}>
             Print
           </ButtonLink>
@@ -380,6 +397,14 @@ function Actions({ line, onDone, onHold }: { line: Line; onDone: () => void; onH
             Delete
           </Button>
         </div>
+      )}
+      {noting && (
+        <TestNote
+          sitting={line.id}
+          written={{ title: line.noteTitle, note: line.note }}
+          open
+          onDone={() => setNoting(false)}
+        />
       )}
       {line.code && (
         <p>

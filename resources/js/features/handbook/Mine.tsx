@@ -36,6 +36,7 @@ export function Mine({ exam }: { exam: string }) {
               {page.highlights.map((one) => (
                 <p key={`${one.part} ${one.from} ${one.kind}`} className="pl-4">
                   {one.kind === 'struck' ? <del>{one.quote}</del> : <q>{one.quote}</q>}
+                  {one.note !== '' && `: ${one.note}`}
                 </p>
               ))}
             </li>

@@ -4,6 +4,7 @@ import { placed, tight, type Highlight, type HighlightKind } from './highlights'
 import { rangeIn, selectedIn, textIn, unpainted } from './textPlaces';
 
 // What is done with chosen words is fetched once some are.
+const WordNotes = lazy(async () => ({ default: (await import('./WordNotes')).WordNotes }));
 const HighlightBar = lazy(async () => ({ default: (await import('./HighlightBar')).HighlightBar }));
 
 /**
@@ -27,6 +28,7 @@ export function Highlightable({
   const around = useRef<HTMLDivElement>(null);
   const bar = useRef<HTMLDivElement>(null);
   const [chosen, setChosen] = useState<Chosen | null>(null);
+  const [noting, note] = useState<Highlight | null>(null);
 
   useEffect(() => {
     const root = around.current;
@@ -70,6 +72,11 @@ export function Highlightable({
   return (
     <div ref={around} className="contents">
       {children}
+      {(noting !== null || highlights.some((one) => one.note !== '')) && (
+        <Suspense fallback={null}>
+          <WordNotes highlights={highlights} open={noting} onOpen={note} onKeep={onKeep} />
+        </Suspense>
+      )}
       {fault && (
         <p role="alert" className="text-error">
           {fault.message}
@@ -83,6 +90,7 @@ export function Highlightable({
             highlights={highlights}
             onKeep={onKeep}
             onCard={onCard}
+            onNote={note}
             onDone={() => {
               document.getSelection()?.removeAllRanges();
               setChosen(null);

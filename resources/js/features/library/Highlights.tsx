@@ -1,7 +1,9 @@
+import clsx from 'clsx';
 import { X } from 'lucide-react';
 import { useId, useState } from 'react';
+import { NoteRequest } from '../../api/limits';
 import { Button } from '../../ui/Button';
-import { withOne } from './highlights';
+import { noted, withOne } from './highlights';
 import { textIn } from './textPlaces';
 import { useHighlighting, useKept } from './useKept';
 
@@ -74,10 +76,25 @@ export function Highlights({ sitting, position }: { sitting: string; position: n
               key={`${one.part}-${one.from}-${one.kind}`}
               className="flex items-center gap-2 border-t border-base-300"
             >
-              <span
-                className={one.kind === 'struck' ? 'min-w-0 flex-1 truncate line-through' : 'min-w-0 flex-1 truncate'}
-              >
-                {one.quote}
+              <span className="grid min-w-0 flex-1 py-1">
+                <span className={clsx('truncate', one.kind === 'struck' && 'line-through')}>{one.quote}</span>
+                {one.kind === 'marked' && (
+                  <input
+                    key={one.note}
+                    aria-label={`Note on ${one.quote}`}
+                    placeholder="note on it"
+                    defaultValue={one.note}
+                    maxLength={NoteRequest.note.longest}
+                    onBlur={(event) => {
+                      const note = event.target.value.trim();
+                      if (note !== one.note) highlighting.mutate(noted(highlights, one, note));
+                    }}
+                    onKeyDown={(event) => {
+                      if (event.key === 'Enter') event.currentTarget.blur();
+                    }}
+                    className="input input-sm w-full border-base-content/40 text-sm"
+                  />
+                )}
               </span>
               <button
                 type="button"

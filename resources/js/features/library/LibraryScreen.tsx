@@ -65,6 +65,13 @@ function Met({ exam }: { exam: string }) {
         )}
       </div>
       <Filters exam={exam} wanted={wanted} want={want} elsewhere={all.elsewhere} />
+      {all.testsNoted > 0 && (
+        <p>
+          <Link to="/tests?noted=1" className="text-primary underline underline-offset-4">
+            {count(all.testsNoted, 'note')} on whole tests
+          </Link>
+        </p>
+      )}
       {all.met.length === 0 ? (
         narrowed ? (
           <Empty title="No question you have met is like that.">
@@ -207,9 +214,10 @@ function History({ exam, question }: { exam: string; question: number }) {
         <p className="text-sm">
           You marked:{' '}
           {highlights.map((one, i) => (
-            <q key={i} className="mr-2">
-              {one.quote}
-            </q>
+            <span key={i} className="mr-2">
+              <q>{one.quote}</q>
+              {one.note !== '' && ` (${one.note})`}
+            </span>
           ))}
         </p>
       )}

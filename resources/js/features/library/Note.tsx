@@ -108,7 +108,7 @@ export function Note(props: {
  * Keeps what is typed: when one rests, leaves the field, or goes on. Until the server has it this browser holds it, so
  * that neither handing in nor a reload nor a lost connection takes any of it away.
  */
-function useKeeping(draft: string, keep: (text: string) => Promise<unknown>) {
+export function useKeeping(draft: string, keep: (text: string) => Promise<unknown>) {
   const unsent = useRef<string | null>(null);
   const timer = useRef(0);
   const [waits, setWaits] = useState(() => sessionStorage.getItem(draft) !== null);

@@ -24,20 +24,34 @@ export function tight(place: Place): Place | null {
 /** All highlights with one more. Of two that meet, the newer has the words; two of a kind become one. */
 export function withOne(all: readonly Highlight[], place: Place, kind: HighlightKind, text: string): Highlight[] {
   let { from, to } = place;
+  // What was written beside words that become part of more stays with them.
+  const notes: string[] = [];
   const rest: Highlight[] = [];
   for (const one of all) {
     if (one.part !== place.part || one.to < from || one.from > to) rest.push(one);
     else if (one.kind === kind) {
       from = Math.min(from, one.from);
       to = Math.max(to, one.to);
+      notes.push(one.note);
     } else rest.push(...cut(one, place, text));
   }
-  return [...rest, { part: place.part, from, to, kind, quote: text.slice(from, to) }];
+  const note = notes.filter((one) => one !== '').join('\n');
+  return [...rest, { part: place.part, from, to, kind, quote: text.slice(from, to), note }];
 }
 
 /** All highlights without those words. */
 export function without(all: readonly Highlight[], place: Place, text: string): Highlight[] {
   return all.flatMap((one) => (one.part === place.part ? cut(one, place, text) : [one]));
+}
+
+/** All highlights, one of them with another note. */
+export function noted(all: readonly Highlight[], of: Highlight, note: string): Highlight[] {
+  return all.map((one) => (isOne(one, of) ? { ...one, note } : one));
+}
+
+/** Whether they are of the same words. */
+export function isOne(one: Highlight, other: Pick<Highlight, 'part' | 'from' | 'kind'>): boolean {
+  return one.part === other.part && one.from === other.from && one.kind === other.kind;
 }
 
 export function meets(one: Highlight, place: Place): boolean {
@@ -46,11 +60,12 @@ export function meets(one: Highlight, place: Place): boolean {
 
 function cut(one: Highlight, { from, to }: Place, text: string): Highlight[] {
   if (one.to <= from || one.from >= to) return [one];
-  const piece = (start: number, end: number): Highlight[] => {
+  const piece = (start: number, end: number, note: string): Highlight[] => {
     const left = tight({ part: one.part, from: start, to: end, quote: text.slice(start, end) });
-    return start < end && left ? [{ ...left, kind: one.kind }] : [];
+    return start < end && left ? [{ ...left, kind: one.kind, note }] : [];
   };
-  return [...piece(one.from, from), ...piece(to, one.to)];
+  const before = piece(one.from, from, one.note);
+  return [...before, ...piece(to, one.to, before.length > 0 ? '' : one.note)];
 }
 
 /**

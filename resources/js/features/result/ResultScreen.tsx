@@ -15,6 +15,7 @@ import { Breakdowns } from './Breakdowns';
 import { Expected } from './Expected';
 import { FootingFields } from './FootingFields';
 import { AGAIN } from './lines';
+import { TestNote } from '../library/TestNote';
 import { NextSteps } from './NextSteps';
 import { NotYet } from './NotYet';
 import { Outcomes } from './Outcomes';
@@ -121,6 +122,7 @@ function Result({ result }: { result: View<'Result'> }) {
       )}
       <Place result={result} />
       <QuestionTable result={result} />
+      <TestNote sitting={result.sitting} written={{ title: result.noteTitle, note: result.note }} />
       <TakeAway result={result} />
     </div>
   );
