@@ -268,15 +268,15 @@ final class ReadyTestsTest extends TestCase
         $page
             ->assertJsonPath('questions', 59)
             ->assertJsonPath('marks', '88')
-            ->assertJsonPath('bank', 363)
+            ->assertJsonPath('bank', 365)
             ->assertJsonPath('breakAfter', 'Ground knowledge')
             ->assertJsonPath('cut', '65')
             ->assertJsonPath('scaleCut', 160)
             ->assertJsonPath('kinds.single', DB::table('questions')->where('kind', 'single')->count());
-        self::assertSame(363, array_sum($page->json('topics.*.questions')));
-        self::assertSame(363, array_sum($page->json('kinds')));
+        self::assertSame(365, array_sum($page->json('topics.*.questions')));
+        self::assertSame(365, array_sum($page->json('kinds')));
         // Down to each subtopic, and what its questions refer to most.
-        self::assertSame(363, array_sum($page->json('topics.*.subtopics.*.questions')));
+        self::assertSame(365, array_sum($page->json('topics.*.subtopics.*.questions')));
         foreach ($page->json('topics.*.subtopics.*.sections') as $sections) {
             self::assertContains(count($sections), [1, 2, 3]);
         }
