@@ -16,6 +16,7 @@ use Illuminate\Support\Collection as Support;
 use Illuminate\Support\Facades\DB;
 use Psr\Clock\ClockInterface;
 use stdClass;
+use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Marking\Outcome;
 use Uplandia\Core\Shown;
 
@@ -156,6 +157,8 @@ final readonly class MyTests
             noteTitle: $sitting->note_title,
             note: $sitting->note,
             choices: $mine && $test->recipe_id !== null,
+            along: ! $sitting->isHandedIn() && ! $sitting->on_paper && $sitting->mode !== Mode::Timed
+                && $test->adaptive === null,
             mine: $mine && $test->adaptive === null,
             code: $mine && $shared?->closed_at === null ? $shared?->code : null,
             agrees: $shared?->agrees === null ? null : (bool) $shared->agrees,

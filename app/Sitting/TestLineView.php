@@ -23,6 +23,7 @@ final readonly class TestLineView
      * @param  string  $noteTitle  Of what was written of it as a whole.
      * @param  string  $note  That; empty: nothing.
      * @param  bool  $choices  Whether it was made of choices of its candidate's, which can be changed.
+     * @param  bool  $along  Whether it can be taken along as it lies here: no clock begins with that.
      * @param  bool  $mine  Whether its candidate made it, and so can share it.
      * @param  string|null  $code  By which it is shared now.
      * @param  bool|null  $agrees  To be compared; null: it is not shared.
@@ -49,6 +50,7 @@ final readonly class TestLineView
         public string $noteTitle,
         public string $note,
         public bool $choices,
+        public bool $along,
         public bool $mine,
         public ?string $code,
         public ?bool $agrees,

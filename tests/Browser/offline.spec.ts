@@ -222,3 +222,49 @@ test('the handbook is taken along, read while the server is off, and cleared awa
   await expect(alone.getByText(/The server cannot be reached/)).toBeVisible();
   expect(await alone.evaluate(() => caches.has('uplandia-taken-along-handbooks'))).toBe(false);
 });
+
+test('two tests are taken along from the builder, one is sat without a server, and the other given back', async ({
+  page,
+  context,
+}) => {
+  test.setTimeout(200_000);
+  await signInAs(page, 'Petra Quill');
+  await of(page, 'refuge-warden');
+  await page.goto('/build?topics=radio,book&kinds=single&pools=&count=3&mode=tutor');
+  await page.getByRole('combobox', { name: 'How many tests to take along' }).selectOption('2');
+  await page.getByRole('button', { name: 'Take along', exact: true }).click();
+  await expect(page.getByText(/^2 tests on this device: [\d.,]+.(kB|MB)\.$/)).toBeVisible({ timeout: 60_000 });
+  await page.goto('/account');
+  const here = page.getByRole('region', { name: /^On this device/ });
+  await expect(here.getByRole('listitem')).toHaveCount(2);
+  await expectAccessible(page);
+  await isKept(page);
+  server.kill();
+  // Without a server none is given back: it would not know.
+  await here
+    .getByRole('button', { name: /^Remove/ })
+    .first()
+    .click();
+  await expect(here.getByRole('alert')).toContainText('A test is given back with a connection');
+  await page.close();
+  const alone = await context.newPage();
+  await alone.goto('/');
+  await expect(alone.getByRole('region', { name: 'On this device' }).getByRole('listitem')).toHaveCount(2, {
+    timeout: 60_000,
+  });
+  await alone.getByRole('link', { name: 'Begin' }).first().click();
+  await expect(alone.getByRole('heading', { name: 'Question 1 of 3' })).toBeVisible();
+  await choose(alone, 0);
+  await alone.getByRole('button', { name: 'Check', exact: true }).click();
+  await expect(alone.getByRole('heading', { name: 'To take with you' })).toBeVisible();
+
+  await server.start();
+  await expect(alone.getByText('All saved')).toBeVisible({ timeout: 60_000 });
+  await alone.goto('/account');
+  const now = alone.getByRole('region', { name: /^On this device/ });
+  await now
+    .getByRole('button', { name: /^Remove/ })
+    .first()
+    .click();
+  await expect(now.getByRole('listitem')).toHaveCount(1);
+});

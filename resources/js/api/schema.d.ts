@@ -3898,6 +3898,8 @@ export interface components {
             note: string;
             /** @description Whether it was made of choices of its candidate's, which can be changed. */
             choices: boolean;
+            /** @description Whether it can be taken along as it lies here: no clock begins with that. */
+            along: boolean;
             /** @description Whether its candidate made it, and so can share it. */
             mine: boolean;
             /** @description By which it is shared now. */

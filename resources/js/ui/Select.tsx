@@ -4,7 +4,7 @@ import clsx from 'clsx';
 export function Select<Value extends string>(props: {
   label: string;
   /** What is said while none is chosen. */
-  any: string;
+  any?: string;
   value: Value | null | undefined;
   of: readonly (readonly [string, string])[];
   onChange: (value: Value | null) => void;
@@ -17,7 +17,7 @@ export function Select<Value extends string>(props: {
       onChange={(event) => props.onChange(event.target.value === '' ? null : (event.target.value as Value))}
       className={clsx('select border-base-content/50 text-base pointer-fine:h-9', props.wide ? 'w-52' : 'w-auto')}
     >
-      <option value="">{props.any}</option>
+      {props.any !== undefined && <option value="">{props.any}</option>}
       {props.of.map(([value, name]) => (
         <option key={value} value={value}>
           {name}

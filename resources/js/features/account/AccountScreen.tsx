@@ -137,7 +137,7 @@ function ThisDevice({ owner }: { owner: string }) {
           This could not be changed. Try again when there is a connection.
         </p>
       )}
-      <OnThisDevice owner={owner} alone />
+      <OnThisDevice owner={owner} alone removable />
     </Part>
   );
 }

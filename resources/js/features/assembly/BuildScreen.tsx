@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import clsx from 'clsx';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { View } from '../../api/client';
 import { RecipeRequest as LIMITS } from '../../api/limits';
@@ -10,6 +10,8 @@ import { Empty } from '../../ui/Empty';
 import { Failure } from '../../ui/Failure';
 import { Loading } from '../../ui/Loading';
 import { Notice } from '../../ui/Notice';
+import { Select } from '../../ui/Select';
+import { TakeTests } from '../sitting/packs/TakeTests';
 import { useTitle } from '../../ui/useTitle';
 import { count, MODES as MODE_NAMES } from '../../ui/words';
 import { useExamOfScreen } from '../../api/useExam';
@@ -155,6 +157,7 @@ function Build({ page }: { page: View<'Builder'> }) {
           <Narrowed build={build} />
           <HowMany build={build} />
           <HowToSit page={page} build={build} />
+          <AlongSome build={build} />
           <Recipes exam={page.exam} build={build} />
         </div>
       </div>
@@ -442,6 +445,41 @@ function HowToSit({ page, build }: { page: View<'Builder'>; build: Building }) {
         )}
       </div>
       {choices.mode === 'timed' && <TheClock page={page} build={build} />}
+    </Group>
+  );
+}
+
+/** Several by the same choices, for a journey without a connection. */
+function AlongSome({ build }: { build: Building }) {
+  const { choices, body } = build;
+  const [tests, setTests] = useState(1);
+  // What was taken is said of these choices.
+  const key = `${tests} ${JSON.stringify(body)}`;
+  return (
+    <Group id="along" title="Without a connection">
+      {choices.mode === 'timed' || choices.adapting ? (
+        <p className="text-sm text-base-content/75">
+          {choices.adapting
+            ? 'What adapts needs the server for each question.'
+            : 'A clock begins when a test is opened: open it, and take it along from its kit.'}
+        </p>
+      ) : (
+        <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+          <Select
+            label="How many tests to take along"
+            value={String(tests)}
+            of={[1, 2, 3, 4, 5].map((n) => [String(n), count(n, 'test')] as const)}
+            onChange={(n) => setTests(Number(n ?? 1))}
+          />
+          <TakeTests
+            key={key}
+            label="Take along"
+            tests={tests}
+            disabled={!build.ready}
+            make={() => build.make(body).then(({ sitting }) => sitting)}
+          />
+        </div>
+      )}
     </Group>
   );
 }

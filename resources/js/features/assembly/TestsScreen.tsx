@@ -22,6 +22,7 @@ import { useTitle } from '../../ui/useTitle';
 import { duration, MODES, dayTime, toldPercent } from '../../ui/words';
 import { choicesOf, usualOf, written } from './recipe';
 import { TestNote } from '../library/TestNote';
+import { TakeTests } from '../sitting/packs/TakeTests';
 import { Named } from './Recipes';
 import { Tick } from '../../ui/Tick';
 import { useBegin } from '../../api/useBegin';
@@ -383,6 +384,7 @@ function Actions({ line, onDone, onHold }: { line: Line; onDone: () => void; onH
           <ButtonLink small to={`/print/${line.id}`}>
             Print
           </ButtonLink>
+          {line.along && <TakeTests label="Take along" tests={1} make={() => Promise.resolve(line.id)} />}
           {line.mine &&
             (line.code === null
               ? small('Share it', () => doing.mutate(() => ask(api.POST('/api/sittings/{sitting}/share', path))))

@@ -154,6 +154,7 @@ export function useBuild(page: View<'Builder'>) {
     /** The test whose place it takes; null: none's. */
     instead,
     setInstead,
+    make,
     building,
     /** Builds it to be sat some other time. */
     keeping,

@@ -2,7 +2,7 @@ import { api, ask, type View } from '../../../api/client';
 import { kept, queries, tables } from '../../../api/queries';
 import { isKept } from '../../../worker/worker';
 import { fetchFiles, filesIn } from './files';
-import { keepPack, MEDIA, type Pack } from './packs';
+import { keepPack, MEDIA, packOf, type Pack } from './packs';
 
 /**
  * Fetches a sitting whole: what it asks, its pictures, sounds and films, and in tutor mode the reasons.
@@ -51,6 +51,21 @@ export async function take(
     await giveBack(id).catch(() => undefined);
     throw isFull(error) ? new Error('This device has no room for it. Clear something away and try again.') : error;
   }
+}
+
+/**
+ * Takes a test along that no page has open: it begins with this, so it may have no clock. What is here already stays.
+ *
+ * @throws as `take` does
+ */
+export async function takeTest(owner: string, id: string, onProgress: (share: number) => void): Promise<Pack> {
+  const here = await packOf(owner, id);
+  if (here) return here;
+  const tab = crypto.randomUUID();
+  const opened = await ask(
+    api.POST('/api/sittings/{sitting}/open', { params: { path: { sitting: id } }, body: { tab } }),
+  );
+  return take(owner, tab, opened, opened.state, onProgress);
 }
 
 function isFull(error: unknown): boolean {
