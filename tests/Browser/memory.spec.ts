@@ -240,7 +240,9 @@ test('a person takes their data away and brings it into another account', async 
     /^This file is no archive, or it is damaged. Nothing was taken in\.$/,
   );
   await bring(file);
-  await expect(page.getByRole('status')).toHaveText(/^It is all here: .*Corvane Upland Guide Licence;/);
+  await expect(page.getByRole('status')).toHaveText(/^It is all here: .*Corvane Upland Guide Licence;/, {
+    timeout: 90_000,
+  });
   expect(await results()).toEqual(there);
 });
 

@@ -97,7 +97,7 @@ test('a new person’s first day', async ({ page }) => {
   await expect(
     page.getByText(/Too early to tell. Still wanted: \d+ more questions? met for the first time/).first(),
   ).toBeVisible();
-  await expect(page.getByRole('figure', { name: 'Toward all of it, all right' })).toContainText('10 of 110');
+  await expect(page.getByRole('figure', { name: 'Toward all of it, all right' })).toContainText('10 of 111');
 });
 
 /** The same data some days on, on a server of its own whose clock goes ahead. */

@@ -5,7 +5,7 @@ export function Pages(props: { of: { page: number; pages: number }; what: string
   const { page, pages } = props.of;
   if (pages < 2) return null;
   return (
-    <nav aria-label="Pages" className="mt-3 flex items-center gap-3">
+    <nav aria-label="Pages" className="mt-3 flex flex-wrap items-center gap-x-3 gap-y-1">
       <Button small disabled={page === 1} onClick={() => props.onPage(page - 1)}>
         Earlier page
       </Button>

@@ -87,7 +87,7 @@ function Rehearsal({ page }: { page: View<'Ready'> }) {
   return (
     <section aria-labelledby="rehearsal" className="grid gap-3">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-3 rounded-box border-2 border-primary p-4">
-        <div className="min-w-56 flex-1">
+        <div className="min-w-[min(14rem,100%)] flex-1">
           <h2 id="rehearsal" className="text-lg font-bold">
             The whole exam, drawn fresh
           </h2>

@@ -1,7 +1,8 @@
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { View } from '../../api/client';
 import { Button } from '../../ui/Button';
+import { useHeightOf } from '../../ui/useHeightOf';
 import { count } from '../../ui/words';
 import { Named } from './Recipes';
 import { POOLS, type Choices } from './recipe';
@@ -11,11 +12,16 @@ import type { Building } from './useBuild';
 export function Sentence({ page, build }: { page: View<'Builder'>; build: Building }) {
   const { choices } = build;
   const minutes = minutesOf(page, build);
+  const bar = useRef<HTMLDivElement>(null);
+  useHeightOf(bar, '--bar');
   return (
-    <div className="sticky top-0 z-10 -mx-4 border-y border-base-300 bg-base-200 px-4 py-3 max-sm:top-auto max-sm:bottom-0 max-sm:order-last sm:-mx-6 sm:px-6">
-      <div className="flex items-center gap-x-4">
+    <div
+      ref={bar}
+      className="sticky top-0 z-10 short:static -mx-4 border-y border-base-300 bg-base-200 px-4 py-3 max-sm:top-auto max-sm:bottom-0 max-sm:order-last sm:-mx-6 sm:px-6"
+    >
+      <div className="flex items-center gap-x-4 max-[17rem]:flex-col max-[17rem]:items-stretch">
         <div className="min-w-0 flex-1">
-          <p className="text-lg leading-snug max-sm:text-base" aria-live="polite">
+          <p className="text-lg leading-snug max-sm:text-base max-[17rem]:line-clamp-2" aria-live="polite">
             <Part to="how-many">{howMany(build)}</Part> on <Part to="topics">{topicWords(page, build)}</Part>
             {', '}
             <Part to="which">{poolWords(choices)}</Part>

@@ -96,7 +96,11 @@ export function TopicTree(props: {
           className="input ml-auto h-9 w-44 border-base-content/50 text-sm"
         />
       </div>
-      <div aria-hidden="true" className="flex gap-2 border-b border-base-300 pr-1.5 pb-1 text-sm text-base-content/75">
+      <div
+        aria-hidden="true"
+        // The heads stay in sight, under the sentence that does.
+        className="sticky top-(--bar,0px) z-5 flex gap-2 border-b border-base-300 bg-base-100 py-1 pr-1.5 text-sm text-base-content/75 max-sm:top-0"
+      >
         <span className="min-w-0 flex-1">Topic, its share of the exam</span>
         <span className="w-14 max-sm:hidden">
           {props.mastery?.topics.some(({ share }) => share != null) && 'stand'}

@@ -57,7 +57,7 @@ function Key({ className, children }: { className: string; children: string }) {
 }
 
 const COLUMNS =
-  'grid grid-cols-[minmax(0,1fr)_3.5rem_2.5rem_3.5rem_4.5rem] items-center gap-x-3 sm:grid-cols-[11rem_4rem_3rem_4.5rem_minmax(0,1fr)_5.5rem]';
+  'grid grid-cols-[minmax(0,1fr)_2.6rem_2rem_2.6rem_3.9rem] items-center gap-x-2 sm:gap-x-3 sm:grid-cols-[11rem_4rem_3rem_4.5rem_minmax(0,1fr)_5.5rem]';
 
 function Row(props: { week: Week; most: number; each: number; open: boolean; onToggle: () => void }) {
   const { week, most, each, open, onToggle } = props;
@@ -68,7 +68,7 @@ function Row(props: { week: Week; most: number; each: number; open: boolean; onT
   return (
     <li className="border-t border-base-300">
       <div className={clsx(COLUMNS, 'min-h-10')}>
-        <Opener open={open} controls={id} onToggle={onToggle} className="font-bold whitespace-nowrap">
+        <Opener open={open} controls={id} onToggle={onToggle} className="font-bold sm:whitespace-nowrap">
           {weekday(week.from)}
           <span className="sr-only">
             : {count(week.revisits, 'revisit')}, {fresh} new, {weak} where most is at stake

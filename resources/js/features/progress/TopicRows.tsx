@@ -42,7 +42,7 @@ export function TopicRows(props: {
 }
 
 const COLUMNS =
-  'grid grid-cols-[minmax(0,1fr)_4rem_4rem] items-center gap-x-3 sm:grid-cols-[minmax(0,16rem)_4rem_4.5rem_7rem_5rem_5rem_minmax(0,1fr)] max-sm:[&>*:nth-child(n+4)]:hidden';
+  'grid grid-cols-[minmax(0,1fr)_4rem_4rem] items-center gap-x-3 lg:grid-cols-[minmax(0,16rem)_4rem_4.5rem_7rem_5rem_5rem_minmax(0,1fr)] max-lg:[&>*:nth-child(n+4)]:hidden';
 
 function Row({ topic, open, onToggle }: { topic: View<'TopicStand'>; open: boolean; onToggle: () => void }) {
   const id = useId();

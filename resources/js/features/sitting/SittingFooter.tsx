@@ -36,8 +36,8 @@ export function SittingFooter(props: {
   const atEnd = last && !unchecked && (inTurn || unanswered.length === 0);
   const going = unchecked ? 'plain' : 'main';
   return (
-    <footer className="sticky bottom-0 border-t border-base-300 bg-base-100 px-4 py-2.5 sm:px-6">
-      <div className="mx-auto flex max-w-7xl items-center gap-2 sm:gap-3">
+    <footer className="sticky bottom-0 border-t border-base-300 bg-base-100 px-4 py-2.5 sm:px-6 short:py-1">
+      <div className="mx-auto flex max-w-7xl flex-wrap items-center gap-2 sm:gap-3">
         {!next && (
           <Button onClick={() => back !== null && props.onGo(back)} disabled={back === null || inTurn}>
             {BACK}

@@ -1,9 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { session } from '../../api/queries';
 import { Loading } from '../../ui/Loading';
 import { Notice } from '../../ui/Notice';
+import { OUTCOMES, type OutcomeName } from '../../ui/Outcome';
+import { useHeightOf } from '../../ui/useHeightOf';
 import { useTitle } from '../../ui/useTitle';
 import { useAfterPaint } from '../../ui/useAfterPaint';
 import { useWide } from '../../ui/useWide';
@@ -135,6 +137,8 @@ function Open({
     else document.getElementById('kept')?.scrollIntoView();
     setFilled(filled + 1);
   };
+  // The button is gone with the answer: who reads by ear is led to what is new.
+  const check = () => void store.check(current).then(() => heading.current?.focus());
   const ask = () => void store.next().then(() => heading.current?.focus());
   const ways = waysFrom(questions, current, only);
   const leadTo = (position: number | null) => (position === null ? null : () => go(position));
@@ -143,7 +147,7 @@ function Open({
   useEffect(() => {
     store.checksAtOnce = look.checkAtOnce;
   }, [store, look.checkAtOnce]);
-  useHeight(head);
+  useHeightOf(head, '--head');
   const built = useAhead(id, sitting, now);
   useShortcuts({
     shortcuts,
@@ -155,7 +159,7 @@ function Open({
     options: question?.body.kind === 'single' ? question.body.options.map((option) => option.id) : [],
     does: {
       go: () => document.getElementById(GO_TO)?.focus(),
-      check: () => void (tutor && !state?.checked && state?.response && store.check(current)),
+      check: () => tutor && !state?.checked && state?.response && check(),
       star: () => starring.mutate(!starred),
       note,
       calculator: () => kit.toggle('calculator'),
@@ -196,11 +200,17 @@ function Open({
   };
   return (
     <div className="flex min-h-dvh flex-col">
+      <p role="status" className="sr-only">
+        {asking && !covered && state.checked && state.outcome && outcomeSaid(current, state.outcome)}
+      </p>
       <a href="#question" className="btn btn-primary sr-only top-2 left-2 z-20 focus:not-sr-only focus:fixed">
         Skip to the question
       </a>
       {look.ruler && asking && <Ruler />}
-      <header ref={head} className="sticky top-0 z-20 border-b border-base-300 bg-base-100 px-4 pt-2 sm:px-6">
+      <header
+        ref={head}
+        className="sticky top-0 z-20 short:static border-b border-base-300 bg-base-100 px-4 pt-2 sm:px-6"
+      >
         <div className="mx-auto max-w-7xl">
           <SittingHeader
             store={store}
@@ -328,13 +338,18 @@ function Open({
           reading={reading}
           onGo={go}
           onFlag={(on) => store.flag(current, on)}
-          onCheck={() => void store.check(current)}
+          onCheck={check}
           onShow={() => askFirst({ before: 'showing' })}
           onHandIn={() => setFace('handing in')}
         />
       )}
     </div>
   );
+}
+
+/** What came of a question, for the ear. */
+function outcomeSaid(position: number, outcome: OutcomeName): string {
+  return `Question ${position + 1}: ${OUTCOMES[outcome].toLowerCase()}.`;
 }
 
 /** Star and note below the question. It goes first: they follow once it is painted. */
@@ -345,17 +360,4 @@ function Kept({ sitting, position, asked }: { sitting: string; position: number;
       {painted === position && <StarAndNote key={position} sitting={sitting} position={position} asked={asked} />}
     </div>
   );
-}
-
-/** Tells the page's styles how high the head is: what sticks below it must know. */
-function useHeight(head: React.RefObject<HTMLElement | null>): void {
-  useLayoutEffect(() => {
-    const element = head.current;
-    if (!element) return;
-    const watch = new ResizeObserver(() =>
-      document.documentElement.style.setProperty('--head', `${element.offsetHeight}px`),
-    );
-    watch.observe(element);
-    return () => watch.disconnect();
-  }, [head]);
 }
