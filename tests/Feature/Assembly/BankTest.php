@@ -305,7 +305,7 @@ final class BankTest extends TestCase
     {
         $chance = new Randomizer(new Mt19937(8));
         $codes = DB::table('questions')->pluck('code')->all();
-        $tried = ['built' => 0, 'refused' => 0];
+        $tried = ['built' => 0, 'refused' => 0, 'by hand' => 0];
         for ($round = 0; $round < 160; $round++) {
             DB::beginTransaction();
             $this->scramble($chance, $codes);
@@ -332,11 +332,32 @@ final class BankTest extends TestCase
                         'again',
                     );
                 }
+                $offered = array_filter(
+                    array_column($says->shortfall->topics ?? [], 'n', 'code') + $recipe->byTopic,
+                );
+                if (($says->shortfall->topics ?? []) !== [] && $offered !== []) {
+                    // What each topic is said to give by hand, it gives.
+                    $this->buildFrom($this->byHand($recipe, $offered), 'by hand');
+                    $tried['by hand']++;
+                }
                 $tried['refused']++;
             }
             DB::rollBack();
         }
-        self::assertGreaterThan(20, min($tried));
+        self::assertGreaterThan(20, min($tried['built'], $tried['refused']));
+        self::assertGreaterThan(8, $tried['by hand']);
+    }
+
+    /** @param  array<string, int>  $byTopic */
+    private function byHand(Recipe $recipe, array $byTopic): Recipe
+    {
+        return new Recipe(
+            filters: $recipe->filters,
+            count: array_sum($byTopic),
+            mode: Mode::Tutor,
+            spread: Spread::ByHand,
+            byTopic: $byTopic,
+        );
     }
 
     private function anyRecipe(Randomizer $chance): Recipe

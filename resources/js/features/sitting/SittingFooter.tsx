@@ -48,10 +48,14 @@ export function SittingFooter(props: {
           {state.flagged ? FLAG_OFF : FLAG}
           <span className="max-sm:sr-only">{state.flagged ? 'Unflag' : 'Flag'}</span>
         </Button>
-        {/* Far from going on, so that nobody hands in by a slip. */}
-        {!props.reading && !atEnd && (
+        {/* Far from going on, and never where another button was, so that nobody hands in by a slip. */}
+        {!props.reading && (
           // On a phone there is room for four; handing in is offered again once this question is checked.
-          <Button weight="quiet" className={unchecked && !last ? 'max-sm:hidden' : ''} onClick={props.onHandIn}>
+          <Button
+            weight={atEnd ? 'main' : 'quiet'}
+            className={unchecked && !last ? 'max-sm:hidden' : ''}
+            onClick={props.onHandIn}
+          >
             {next ? 'End it here' : 'Hand in'}
           </Button>
         )}
@@ -62,10 +66,6 @@ export function SittingFooter(props: {
           </Button>
         ) : unchecked ? (
           <Button onClick={props.onShow}>Show it</Button>
-        ) : atEnd && !props.reading ? (
-          <Button weight="main" onClick={props.onHandIn}>
-            Hand in
-          </Button>
         ) : null}
         {next ? (
           <>

@@ -89,7 +89,8 @@ export function Options({
                 title={out ? 'Bring back' : 'Rule out'}
                 onClick={() => onStrike(out ? struck.filter((other) => other !== option.id) : [...struck, option.id])}
                 className={clsx(
-                  'grid w-12 shrink-0 cursor-pointer place-items-center rounded-field disabled:cursor-default',
+                  // Away from the thumb, which would rule out what it means to choose.
+                  'grid w-12 shrink-0 cursor-pointer place-items-center rounded-field pointer-coarse:order-first disabled:cursor-default',
                   out ? 'text-base-content' : 'text-base-content/65',
                   'hover:bg-base-content/10',
                 )}
