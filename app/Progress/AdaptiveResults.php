@@ -52,7 +52,7 @@ final readonly class AdaptiveResults implements TellsExpected
 
     private static function topics(Sitting $sitting): ?string
     {
-        $chosen = $sitting->test->filters()->topics();
+        $chosen = AdaptiveTests::filtersOf($sitting)->topics();
 
         return $chosen === null ? null : TestName::topics($chosen, $sitting->candidacy()->syllabus());
     }

@@ -19,6 +19,7 @@ use App\Sitting\SittingRepository;
 use App\Sitting\TabLock;
 use Closure;
 use Illuminate\Support\Facades\DB;
+use Uplandia\Core\Assembly\Filters;
 use Uplandia\Core\Assembly\Mode;
 use Uplandia\Core\Assembly\Recipe;
 use Uplandia\Core\Assembly\Seed;
@@ -84,7 +85,16 @@ final readonly class AdaptiveTests implements Adapts
     {
         $sitting->loadMissing('test.exam', 'user');
 
-        return AdaptiveBank::of($this->bank->selection($sitting->candidacy(), $sitting->test->filters()));
+        return AdaptiveBank::of($this->bank->selection($sitting->candidacy(), self::filtersOf($sitting)));
+    }
+
+    /** What it may ask: all of the bank, too, where a topic that was chosen is none of the exam's any more. */
+    public static function filtersOf(Sitting $sitting): Filters
+    {
+        $filters = $sitting->test->filters();
+        $known = array_column($sitting->candidacy()->syllabus()->all(), 'code');
+
+        return array_diff($filters->topics() ?? [], $known) === [] ? $filters : new Filters();
     }
 
     /**

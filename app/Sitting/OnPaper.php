@@ -59,7 +59,8 @@ final readonly class OnPaper
                 DB::table($table)->where('sitting_id', $sitting->id)->delete();
             }
             $sitting->update([
-                ...array_fill_keys(['terms', 'pen', 'started_ms', 'contact_ms', 'deadline_ms'], null),
+                ...array_fill_keys(['terms', 'pen', 'packed_by', 'packed_ms'], null),
+                ...array_fill_keys(['started_ms', 'contact_ms', 'deadline_ms'], null),
                 ...array_fill_keys(['active_ms', 'events', 'last_seq', 'bytes'], 0),
                 ...['on_paper' => false, 'mode' => $sitting->test->mode, 'status' => Stage::NotStarted],
             ]);

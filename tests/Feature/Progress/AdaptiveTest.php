@@ -365,6 +365,10 @@ final class AdaptiveTest extends TestCase
         self::assertEqualsWithDelta($share, $expected['share'], 1e-4);
         self::assertEqualsWithDelta($low, $expected['low'], 1e-4);
         self::assertEqualsWithDelta($high, $expected['high'], 1e-4);
+        // A topic that is none any more takes no result away.
+        DB::table('topics')->where('code', 'ridge')->update(['code' => 'ridges']);
+        $this->getJson("/api/sittings/{$sitting}/result")->assertOk()->assertJsonPath('expected.of', null);
+        DB::table('topics')->where('code', 'ridges')->update(['code' => 'ridge']);
         // Once more by the same choices, which it was made by.
         $fresh = $this->postJson("/api/sittings/{$sitting}/again", ['how' => 'fresh'])->assertCreated();
         $test = Sitting::query()->findOrFail((string) $fresh->json('sitting'))->test;
