@@ -110,6 +110,8 @@ for (const [size, viewport] of Object.entries(SIZES)) {
       await page.getByLabel('Title of the note').fill(`An evening of rain, ${name}`);
       await page.getByLabel('Note', { exact: true }).fill('Slow with *water*.');
       await expect(page.getByText('Saved as you type')).toBeVisible();
+      // What was saved takes nobody out of the field.
+      await expect(page.getByLabel('Note', { exact: true })).toBeFocused();
       await page.getByRole('searchbox', { name: 'Find a test by its name' }).fill(`rain, ${name}`);
       await expect(page.getByText(`An evening of rain, ${name}`)).toBeVisible();
       await page.goto('/tests?noted=1');

@@ -1,6 +1,6 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { NotebookPen } from 'lucide-react';
-import { useId, useState } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 import { api, ask } from '../../api/client';
 import { TestNoteRequest as LIMITS } from '../../api/limits';
 import { session, TESTS } from '../../api/queries';
@@ -44,6 +44,11 @@ export function TestNote(props: { sitting: string; written: Written; open?: bool
     props.onDone?.();
   };
   const id = useId();
+  const title = useRef<HTMLInputElement>(null);
+  // It has just been asked for.
+  useEffect(() => {
+    if (open) title.current?.focus();
+  }, [open]);
   const empty = now.title === '' && now.note === '';
   return (
     <section aria-label="My note on this test" className="grid max-w-[75ch] gap-2">
@@ -61,10 +66,7 @@ export function TestNote(props: { sitting: string; written: Written; open?: bool
             id={`${id}-title`}
             value={now.title}
             maxLength={LIMITS.title.longest}
-            // The field has just been asked for.
-            ref={(field) => {
-              if (field && !keep.waits) field.focus();
-            }}
+            ref={title}
             onChange={(event) => type({ title: event.target.value })}
             className="input w-full border-base-content/50 text-base"
           />

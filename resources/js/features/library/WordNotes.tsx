@@ -49,6 +49,9 @@ function Field({ one, keep, onDone }: { one: Highlight; keep: (note: string) => 
   const [typed, setTyped] = useState(one.note);
   const unsent = useRef<string | null>(null);
   const timer = useRef(0);
+  const field = useRef<HTMLTextAreaElement>(null);
+  // It has just been asked for.
+  useEffect(() => field.current?.focus(), []);
   const now = useEffectEvent(() => {
     window.clearTimeout(timer.current);
     if (unsent.current === null) return;
@@ -72,10 +75,7 @@ function Field({ one, keep, onDone }: { one: Highlight; keep: (note: string) => 
         rows={2}
         maxLength={NoteRequest.note.longest}
         value={typed}
-        // The field has just been asked for.
-        ref={(field) => {
-          if (field && unsent.current === null && document.activeElement !== field && typed === one.note) field.focus();
-        }}
+        ref={field}
         onChange={({ target: { value } }) => {
           setTyped(value);
           unsent.current = value;
