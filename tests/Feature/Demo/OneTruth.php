@@ -161,6 +161,15 @@ final readonly class OneTruth
         $plan = $this->get("{$this->of}/plan");
         $this->same($today['outlook'], $progress['outlook'], 'outlook: today, progress');
         $this->same($today['week'], $plan['thisWeek'], 'this week: today, plan');
+        // The small skyline of today and the builder's marks, and the large one.
+        $small = $this->get("{$this->of}/mastery")['topics'];
+        foreach (['name', 'weight', 'share', 'low', 'high', 'responses', 'stake'] as $what) {
+            $this->same(
+                array_column($progress['topics'], $what, 'code'),
+                array_column($small, $what, 'code'),
+                "{$what} of a topic: progress, today",
+            );
+        }
         foreach ($progress['topics'] as $topic) {
             $new = 0;
             foreach ($plan['weeks'] as $week) {
