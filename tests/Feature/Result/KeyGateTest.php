@@ -9,6 +9,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Feature\SitsByLetters;
 use Tests\Feature\TestCase;
 
@@ -114,9 +115,11 @@ final class KeyGateTest extends TestCase
         self::assertSame(0, Artisan::call('recount'), Artisan::output());
     }
 
-    public function test_a_tutor_that_was_built_before_checks_nothing_of_it(): void
+    #[TestWith(['tutor'])]
+    #[TestWith(['untimed'])]
+    public function test_what_was_built_before_checks_nothing_of_it(string $mode): void
     {
-        $tutor = $this->build(['count' => 12, 'mode' => 'tutor']);
+        $tutor = $this->build(['count' => 12, 'mode' => $mode]);
         $opened = $this->open($tutor);
         $checked = fn (int $at, int $seq): TestResponse => $this->send($tutor, [
             ['seq' => $seq] + $this->answer($at, $this->option($opened, $at, true), $seq),
@@ -137,7 +140,9 @@ final class KeyGateTest extends TestCase
         $this->handIn($timed, 'tab-2')->assertOk();
         $checked(1, 40)->assertJsonPath('questions.0.outcome', 'right');
         $this->getJson("/api/sittings/{$tutor}/questions/0")->assertOk();
-        $this->postJson("/api/sittings/{$tutor}/pack", ['tab' => 'tab-1'])->assertJsonCount(12, 'explanations');
+        // Only with a tutor are reasons taken along.
+        $this->postJson("/api/sittings/{$tutor}/pack", ['tab' => 'tab-1'])
+            ->assertJsonCount($mode === 'tutor' ? 12 : 0, 'explanations');
     }
 
     public function test_no_route_tells_a_reason_while_a_clock_runs(): void
