@@ -295,7 +295,8 @@ function Section({
       </div>
       <Highlightable
         highlights={mine.highlights}
-        onKeep={(highlights) => mine.highlighting.mutate(highlights)}
+        draft={`${exam}.${code}`}
+        onKeep={mine.highlighting.mutateAsync}
         fault={mine.highlighting.error}
         onCard={setWords}
       >

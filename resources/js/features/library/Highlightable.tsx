@@ -13,13 +13,17 @@ const HighlightBar = lazy(async () => ({ default: (await import('./HighlightBar'
  */
 export function Highlightable({
   highlights,
+  draft,
   onKeep,
   fault,
   onCard,
   children,
 }: {
   highlights: Highlight[];
-  onKeep: (highlights: Highlight[]) => void;
+  /** Under which notes on its words are held while they are typed: of which text it is. */
+  draft: string;
+  /** Settles when they are kept; what fails is told by `fault`. */
+  onKeep: (highlights: Highlight[]) => Promise<unknown>;
   fault: Error | null;
   /** Makes a card of some words; none: here none are made. */
   onCard?: ((words: string) => void) | undefined;
@@ -74,7 +78,7 @@ export function Highlightable({
       {children}
       {(noting !== null || highlights.some((one) => one.note !== '')) && (
         <Suspense fallback={null}>
-          <WordNotes highlights={highlights} open={noting} onOpen={note} onKeep={onKeep} />
+          <WordNotes highlights={highlights} draft={draft} open={noting} onOpen={note} onKeep={onKeep} />
         </Suspense>
       )}
       {fault && (
@@ -88,7 +92,7 @@ export function Highlightable({
             bar={bar}
             chosen={chosen}
             highlights={highlights}
-            onKeep={onKeep}
+            onKeep={(next) => void onKeep(next).catch(() => undefined)}
             onCard={onCard}
             onNote={note}
             onDone={() => {

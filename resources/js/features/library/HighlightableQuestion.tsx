@@ -15,7 +15,8 @@ export function HighlightableQuestion(props: {
   return (
     <Highlightable
       highlights={highlights}
-      onKeep={(next) => highlighting.mutate(next)}
+      draft={`${sitting}.${position}`}
+      onKeep={highlighting.mutateAsync}
       fault={highlighting.error}
       onCard={onCard}
     >

@@ -90,16 +90,23 @@ export function Note(props: {
             }}
             className="textarea w-full border-base-content/50 text-base"
           />
-          <div className="flex items-center gap-3">
-            <Button small onClick={close}>
-              Done
-            </Button>
-            <span role="status" className="text-sm text-base-content/75">
-              {keeping.waits ? 'Kept on this device, and soon on the server' : 'Saved as you type'}
-            </span>
-          </div>
+          <Kept waits={keeping.waits} onDone={close} />
         </div>
       )}
+    </div>
+  );
+}
+
+/** The foot of what keeps itself as it is typed. */
+export function Kept({ waits, onDone }: { waits: boolean; onDone: () => void }) {
+  return (
+    <div className="flex items-center gap-3">
+      <Button small onClick={onDone}>
+        Done
+      </Button>
+      <span role="status" className="text-sm text-base-content/75">
+        {waits ? 'Kept on this device, and soon on the server' : 'Saved as you type'}
+      </span>
     </div>
   );
 }

@@ -4,9 +4,8 @@ import { useEffect, useId, useRef, useState } from 'react';
 import { api, ask } from '../../api/client';
 import { TestNoteRequest as LIMITS } from '../../api/limits';
 import { session, TESTS } from '../../api/queries';
-import { Button } from '../../ui/Button';
 import { NoteText } from './NoteText';
-import { useKeeping } from './Note';
+import { Kept, useKeeping } from './Note';
 
 interface Written {
   title: string;
@@ -82,14 +81,7 @@ export function TestNote(props: { sitting: string; written: Written; open?: bool
             onBlur={keep.now}
             className="textarea w-full border-base-content/50 text-base"
           />
-          <div className="flex items-center gap-3">
-            <Button small onClick={close}>
-              Done
-            </Button>
-            <span role="status" className="text-sm text-base-content/75">
-              {keep.waits ? 'Kept on this device, and soon on the server' : 'Saved as you type'}
-            </span>
-          </div>
+          <Kept waits={keep.waits} onDone={close} />
         </div>
       ) : (
         <>

@@ -1,11 +1,10 @@
+import { useQuery } from '@tanstack/react-query';
 import { NotebookPen } from 'lucide-react';
-import { useEffect, useEffectEvent, useId, useRef, useState } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 import { NoteRequest } from '../../api/limits';
-import { Button } from '../../ui/Button';
+import { session } from '../../api/queries';
 import { isOne, noted, type Highlight } from './highlights';
-
-/** Whoever stops typing for so long has written something worth keeping. */
-const AT_REST_MS = 700;
+import { Kept, useKeeping } from './Note';
 
 /** What was written beside marked words, and the field for the words it is being written beside. */
 export function WordNotes(props: {
@@ -13,7 +12,9 @@ export function WordNotes(props: {
   /** Beside which of them something is being written; null: beside none. */
   open: Highlight | null;
   onOpen: (one: Highlight | null) => void;
-  onKeep: (highlights: Highlight[]) => void;
+  /** Under which what is being typed is held: of which text it is. */
+  draft: string;
+  onKeep: (highlights: Highlight[]) => Promise<unknown>;
 }) {
   const { highlights, open, onOpen, onKeep } = props;
   const shown = highlights.filter((one) => one.note !== '' || (open && isOne(one, open)));
@@ -23,7 +24,12 @@ export function WordNotes(props: {
       {shown.map((one) => (
         <li key={`${one.part} ${one.from} ${one.kind}`} className="grid gap-1">
           {open && isOne(one, open) ? (
-            <Field one={one} keep={(note) => onKeep(noted(highlights, one, note))} onDone={() => onOpen(null)} />
+            <Field
+              one={one}
+              draft={`uplandia.words.${props.draft}.${one.part}.${one.from}`}
+              keep={(note) => onKeep(noted(highlights, one, note.trim()))}
+              onDone={() => onOpen(null)}
+            />
           ) : (
             <p>
               <q>{one.quote}</q>: <span className="whitespace-pre-line">{one.note}</span>{' '}
@@ -43,26 +49,17 @@ export function WordNotes(props: {
   );
 }
 
-/** Kept as one types: at rest, on leaving the field, and when the page goes on to something else. */
-function Field({ one, keep, onDone }: { one: Highlight; keep: (note: string) => void; onDone: () => void }) {
+function Field(props: { one: Highlight; draft: string; keep: (note: string) => Promise<unknown>; onDone: () => void }) {
+  const { one, onDone } = props;
   const id = useId();
-  const [typed, setTyped] = useState(one.note);
-  const unsent = useRef<string | null>(null);
-  const timer = useRef(0);
+  const draft = `${useQuery(session).data?.user?.email ?? ''}/${props.draft}`;
+  const [typed, setTyped] = useState(() => sessionStorage.getItem(draft) ?? one.note);
+  const keeping = useKeeping(draft, props.keep);
   const field = useRef<HTMLTextAreaElement>(null);
   // It has just been asked for.
   useEffect(() => field.current?.focus(), []);
-  const now = useEffectEvent(() => {
-    window.clearTimeout(timer.current);
-    if (unsent.current === null) return;
-    keep(unsent.current);
-    unsent.current = null;
-  });
-  useEffect(() => () => now(), []);
   const done = () => {
-    window.clearTimeout(timer.current);
-    if (unsent.current !== null) keep(unsent.current);
-    unsent.current = null;
+    keeping.now();
     onDone();
   };
   return (
@@ -78,13 +75,9 @@ function Field({ one, keep, onDone }: { one: Highlight; keep: (note: string) => 
         ref={field}
         onChange={({ target: { value } }) => {
           setTyped(value);
-          unsent.current = value;
-          window.clearTimeout(timer.current);
-          timer.current = window.setTimeout(() => {
-            if (unsent.current !== null) keep(unsent.current);
-            unsent.current = null;
-          }, AT_REST_MS);
+          keeping.soon(value);
         }}
+        onBlur={keeping.now}
         onKeyDown={(event) => {
           if (event.key !== 'Escape') return;
           event.preventDefault();
@@ -92,12 +85,7 @@ function Field({ one, keep, onDone }: { one: Highlight; keep: (note: string) => 
         }}
         className="textarea w-full border-base-content/50 text-base"
       />
-      <div className="flex items-center gap-3">
-        <Button small onClick={done}>
-          Done
-        </Button>
-        <span className="text-sm text-base-content/75">Saved as you type</span>
-      </div>
+      <Kept waits={keeping.waits} onDone={done} />
     </>
   );
 }
