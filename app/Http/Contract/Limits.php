@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Contract;
 
-/** What a request may hold at the most and the least, as the page reads it: taken from the contract, no more. */
+use Uplandia\Core\Assembly\Recipe;
+
+/** What a request may hold at the most and the least, as the page reads it: taken from the contract and the core. */
 final class Limits
 {
     public const FILE = 'resources/js/api/limits.ts';
@@ -31,7 +33,9 @@ final class Limits
             }
         }
 
-        return $code;
+        // What no schema tells, since it holds for some recipes alone.
+        return $code."\n/** A test that adapts asks at most so many. */\nexport const ADAPTING = { least: "
+            .Recipe::FEWEST_ADAPTING.', most: '.Recipe::MOST_ADAPTING." } as const;\n";
     }
 
     /**

@@ -194,3 +194,6 @@ export const WeakSpotsRequest = {
 export const WordRequest = {
   body: { longest: 2000 },
 } as const;
+
+/** A test that adapts asks at most so many. */
+export const ADAPTING = { least: 15, most: 100 } as const;

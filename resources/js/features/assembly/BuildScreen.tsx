@@ -3,7 +3,7 @@ import clsx from 'clsx';
 import { useState, type ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { View } from '../../api/client';
-import { RecipeRequest as LIMITS } from '../../api/limits';
+import { ADAPTING, RecipeRequest as LIMITS } from '../../api/limits';
 import { builder, mastery } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { Empty } from '../../ui/Empty';
@@ -19,7 +19,7 @@ import { Narrow } from './Narrow';
 import { CloseWords } from '../library/CloseWords';
 import { Picks } from './Picks';
 import { KINDS } from '../question/kindNames';
-import { ADAPTING, MODES, PENALTIES, POOLS, toggled, type Choices, type Mode, type Pool, type Spread } from './recipe';
+import { MODES, PENALTIES, POOLS, toggled, type Choices, type Mode, type Pool, type Spread } from './recipe';
 import { Recipes } from './Recipes';
 import { Sentence } from './Sentence';
 import { Shortfall } from './Shortfall';
@@ -46,7 +46,7 @@ const SPREADS: readonly [Spread, string][] = [
 const DIFFICULTIES = ['easy', 'moderate', 'hard'] as const;
 const STEPS = [10, 20, 30, 50];
 /** At most so many, where a test adapts. */
-const MOST = [30, 45, 60, 100];
+const MOST = [30, 45, 60, ADAPTING.most];
 
 export function Component() {
   useTitle('Build a test');

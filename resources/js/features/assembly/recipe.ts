@@ -1,6 +1,6 @@
 import { minutesOf } from '../../ui/minutes';
 import type { View } from '../../api/client';
-import { RecipeRequest as LIMITS } from '../../api/limits';
+import { ADAPTING, RecipeRequest as LIMITS } from '../../api/limits';
 
 export type Recipe = View<'RecipeRequest'>;
 export type Pool = Recipe['pools'][number];
@@ -83,8 +83,6 @@ export const POOLS: readonly { pool: Pool; label: string }[] = [
 ];
 export const MODES: readonly Mode[] = ['tutor', 'timed', 'untimed'];
 export const PENALTIES = ['0', '1/4', '1/3', '1/2', '1', 'exam'] as const;
-/** The least and the most that a test may ask which adapts. */
-export const ADAPTING = { least: 15, most: 100 };
 const SPREADS: readonly Spread[] = ['blueprint', 'available', 'even', 'by_hand'];
 
 /** Reads choices from an address, so that a link and the back button bring them back. */
